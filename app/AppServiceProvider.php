@@ -49,12 +49,12 @@ use Laravel\Sanctum\PersonalAccessToken;
 use Laravel\Sanctum\Sanctum;
 use PDO;
 
-/** Puts the features together: who listens to what, what is limited, and how Laravel is set. */
+/** Puts the features together: who listens to what, rate limits, and Laravel's settings. */
 class AppServiceProvider extends ServiceProvider
 {
     private const LOCK_WAIT_S = 5;
 
-    /** What follows on what, where the feature that follows stands below the one that tells. */
+    /** Which action follows which event, where the feature that acts is below the one that sends the event. */
     private const LISTENERS = [
         ComputationQueued::class => StartComputing::class,
         DayTurned::class => FollowSowings::class,
@@ -69,11 +69,11 @@ class AppServiceProvider extends ServiceProvider
 
     public function register(): void
     {
-        // The client that needs no extension, where the extension is not there.
+        // Use the client that needs no extension if the extension is missing.
         if (! extension_loaded('redis')) {
             config(['database.redis.client' => 'predis']);
         }
-        // Whoever waits at a screen is told soon that something is in the way; a worker has time.
+        // Somebody waiting at a screen is told soon that something is in the way; a worker has time.
         if (! $this->app->runningInConsole()) {
             config([
                 'database.connections.mariadb.options' => [
@@ -86,7 +86,7 @@ class AppServiceProvider extends ServiceProvider
 
     private function connect(): void
     {
-        // The demonstration's weather is simulated, and says so; elsewhere nothing is connected.
+        // The demonstration's weather is simulated, and says so; elsewhere, nothing is connected.
         $simulated = (bool) config('anthesis.demonstration');
         $this->app->bind(OutlookSource::class, $simulated ? SimulatedOutlook::class : NoOutlook::class);
         $this->app->bind(ProbeSource::class, $simulated ? SimulatedProbe::class : NoProbe::class);
@@ -95,32 +95,32 @@ class AppServiceProvider extends ServiceProvider
 
     public function boot(): void
     {
-        // Who asks, and whether by TLS, is believed of the proxies that are named alone; what this service is called, of nobody.
+        // Only named proxies are trusted to say who asks, and whether over TLS; nobody is trusted to say what this service is called.
         TrustProxies::at((array) config('anthesis.trusted_proxies'));
         TrustProxies::withHeaders(Request::HEADER_X_FORWARDED_FOR | Request::HEADER_X_FORWARDED_PROTO);
-        // Addresses without a host, so that a page is the same whatever name it is served under.
+        // Addresses without a host, so a page is the same under any name.
         Vite::createAssetPathsUsing(static fn (string $path): string => '/'.ltrim($path, '/'));
         Model::shouldBeStrict(! $this->app->environment('production'));
         Mail::extend('outbox', static fn (): OutboxTransport => new OutboxTransport());
-        // A token lets in nobody who may not log in.
+        // A token lets nobody in who may not log in.
         Sanctum::authenticateAccessTokensUsing(
             static fn (PersonalAccessToken $token, bool $isValid): bool => $isValid &&
                 $token->tokenable instanceof User &&
                 $token->tokenable->isActive(),
         );
-        // People are looked after where they work.
+        // People are managed where they work.
         Route::bind(
             'person',
             static fn (string $id): User => Membership::query()->with('user')->where('user_id', $id)->firstOrFail()->user,
         );
-        // A policy stands beside its model.
+        // A policy is beside its model.
         Gate::guessPolicyNamesUsing(static fn (string $model): string => "{$model}Policy");
         foreach (self::LISTENERS as $event => $listener) {
             Event::listen($event, $listener);
         }
-        // Links are made of what this service is called, not of what a request calls it.
+        // Links use this service's own address, not the one in a request.
         URL::forceRootUrl((string) config('app.url'));
-        // A computing takes a worker seconds; nobody needs more in a minute.
+        // A computation takes a worker seconds; nobody needs more per minute.
         RateLimiter::for(
             'computing',
             static fn (Request $request): Limit => Limit::perMinute(12)->by((string) $request->user()?->getAuthIdentifier()),
@@ -129,29 +129,29 @@ class AppServiceProvider extends ServiceProvider
             'programs',
             static fn (Request $request): Limit => Limit::perMinute(60)->by((string) $request->user()?->getAuthIdentifier()),
         );
-        // A station reports a few times a day. Who tries tokens is stopped by StationReportController.
+        // A station reports a few times a day. StationReportController stops those who try tokens.
         RateLimiter::for(
             'reports',
             static fn (Request $request): Limit => Limit::perMinute(10)->by(
                 hash('sha256', (string) $request->bearerToken()).$request->ip(),
             ),
         );
-        // A person asks for one letter; one who types many addresses is stopped.
+        // A person subscribes once; somebody who types many addresses is stopped.
         RateLimiter::for('letters', static fn (Request $request): Limit => Limit::perMinute(5)->by((string) $request->ip()));
-        // Pages that hang on what is asked are made when it is; a reader asks for a few in a minute.
+        // Pages that depend on a choice are made on request; a reader needs a few per minute.
         RateLimiter::for('pages', static fn (Request $request): Limit => Limit::perMinute(240)->by((string) $request->ip()));
-        // A link in a letter is followed once or twice; each guess at one costs a page.
+        // A link in a newsletter is followed once or twice; each guess costs a page.
         RateLimiter::for('letter-links', static fn (Request $request): Limit => Limit::perMinute(20)->by((string) $request->ip()));
-        // A sheet takes the press a second or two; once made it is kept.
+        // A PDF takes a second or two to make, and is then kept.
         RateLimiter::for('paper', static fn (Request $request): Limit => Limit::perMinute(30)->by((string) $request->ip()));
-        // A link by mail is followed once or twice; each guess at one, or at a password, costs time.
+        // A link in an e-mail is followed once or twice; each guess at one, or at a password, takes time.
         RateLimiter::for('links', static fn (Request $request): Limit => Limit::perMinute(20)->by((string) $request->ip()));
-        // Each is a mail to somebody.
+        // Each one is an e-mail to somebody.
         RateLimiter::for(
             'invitations',
             static fn (Request $request): Limit => Limit::perMinute(12)->by((string) $request->user()?->getAuthIdentifier()),
         );
-        // However many addresses are tried from one place; SessionController counts the tries for one address.
+        // For all accounts tried from one network address; SessionController counts the tries for a single account.
         RateLimiter::for('login', static fn (Request $request): Limit => Limit::perMinute(60)->by((string) $request->ip()));
     }
 }

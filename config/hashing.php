@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 return [
-    // Takes a password of any length whole; what was hashed with bcrypt before is hashed again when its owner logs in.
+    // Accepts passwords of any length in full; those hashed with bcrypt before are hashed again when their owner logs in.
     'driver' => 'argon2id',
 
     'argon' => [

@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 return [
-    // “outbox”: nothing is sent, the desk shows what would be. “smtp”: a mail server, named below by the environment.
+    // “outbox”: nothing is sent, and the desk shows what would be. “smtp”: a mail server, named below by the environment.
     'default' => env('MAIL_MAILER', 'outbox'),
 
     'mailers' => [

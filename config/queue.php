@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-// Longer than the longest job may take: work that its worker still does is never given to another. What a killed worker leaves
-// behind does not wait for this; anthesis:resume takes it up.
+// Longer than the longest job may take: work that its worker is still doing is never given to another. What a killed worker leaves behind
+// does not wait for this; anthesis:resume picks it up.
 $retryAfter = 900;
 
 return [

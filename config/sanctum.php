@@ -3,10 +3,10 @@
 declare(strict_types=1);
 
 return [
-    // People log in by session, programs by token: neither is taken for the other.
+    // People log in by session and programs by token; neither counts as the other.
     'guard' => [],
     'expiration' => null,
-    // By which a token that was published by mistake is recognized.
+    // How to recognize a token that was published by mistake.
     'token_prefix' => 'anthesis_',
     'routes' => false,
 ];

@@ -5,18 +5,18 @@ declare(strict_types=1);
 use App\Operations\Heartbeat;
 use Illuminate\Support\Facades\Schedule;
 
-// What the application does by itself; `php artisan schedule:work` runs it (bin/start and deploy/ see to that).
+// What the application does on its own; `php artisan schedule:work` runs it (started by bin/start or the units in deploy/).
 
 Schedule::command('anthesis:resume')->everyFiveSeconds();
 Schedule::command('anthesis:collect')->everyMinute();
 Schedule::command('anthesis:turn-day')->everyMinute();
 Schedule::command('anthesis:seal-changes')->everyMinute();
-// Hourly, so that a machine that slept through the morning still tells; each person once a day.
+// Hourly, so a machine that slept through the morning still sends it; each person gets it once a day.
 Schedule::command('anthesis:digests')->hourly()->between('6:00', '20:00');
 Schedule::command('anthesis:letters')->hourly();
 Schedule::command('anthesis:prune')->hourly();
 Schedule::command('anthesis:verify')->dailyAt('03:10');
-// As long as something is wrong it is looked at again and again, so that /up is well soon after it was mended.
+// As long as something is wrong, it is checked again and again, so /up recovers soon after a repair.
 Schedule::command('anthesis:verify')
     ->everyFiveMinutes()
     ->when(static fn (): bool => Heartbeat::query()->find(Heartbeat::VERIFICATION)?->sound === false);

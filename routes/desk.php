@@ -56,9 +56,9 @@ use App\Zones\MethodController;
 use App\Zones\ZoneController;
 use Illuminate\Support\Facades\Route;
 
-// The desk: where educators and volunteers work. Its pages are one shell; its data is what docs/openapi.yaml says.
+// The desk: where educators and volunteers work. Its pages are one shell; docs/openapi.yaml describes its data.
 
-// Numbers beyond what a row can have are no addresses.
+// Numbers larger than any row's are not addresses.
 foreach (
     [
         'import',
@@ -87,10 +87,10 @@ foreach (
     Route::pattern($numbered, '[0-9]{1,18}');
 }
 
-// Its page is everybody's, so that it opens where nobody can be asked who is there; what it holds is not.
+// Its page is public, so it opens when nobody can be asked who is there; its data is not.
 Route::view('/log', 'log')->name('log');
 Route::view('/desk/login', 'desk')->name('login');
-// Where links in mails lead, and where one is asked for.
+// Where links in e-mails lead, and where one is requested.
 foreach (['forgot-password', 'invitation/{secret}', 'new-password/{secret}', 'new-address/{secret}'] as $path) {
     Route::view("/desk/{$path}", 'desk');
 }
@@ -101,7 +101,7 @@ Route::prefix('api')->group(static function (): void {
     Route::get('session', [SessionController::class, 'show']);
     Route::post('session', [SessionController::class, 'store'])->middleware(['throttle:login', ReadsEveryOffice::class]);
     Route::post('session/code', [SessionController::class, 'code'])->middleware(['throttle:login', ReadsEveryOffice::class]);
-    // Those who cannot log in yet, or not any more: a link by mail brings them here.
+    // For people who cannot log in yet, or not any more: a link in an e-mail brings them here.
     Route::middleware(['throttle:links', ReadsEveryOffice::class])->group(static function (): void {
         Route::get('invited/{secret}', [InvitationController::class, 'show']);
         Route::post('invited/{secret}', [InvitationController::class, 'accept']);

@@ -27,7 +27,7 @@ use App\Operations\ReadsEveryOffice;
 use Illuminate\Routing\Middleware\SubstituteBindings;
 use Illuminate\Support\Facades\Route;
 
-// What gardeners read: no account, no session. Every address once for each reading: /zones/…, /es/zones/…, /en-f/zones/….
+// What gardeners read: no account, no session. Every address once per reading: /zones/…, /es/zones/…, /en-f/zones/….
 
 Route::get(
     '/sitemap.xml',

@@ -12,7 +12,7 @@ use App\Windows\WindowsController;
 use App\Zones\ZoneController;
 use Illuminate\Support\Facades\Route;
 
-// People's programs, by token and without a session: what each may do stands here and nowhere else. The answers are those of the desk.
+// People's programs, by token and without a session. What each may do is listed here and nowhere else. The answers are the desk's.
 Route::prefix('api/programs')
     ->middleware(['auth:sanctum', 'throttle:programs', OfficeOfPerson::class, SayAsChosen::class, 'bindings'])
     ->group(static function (): void {

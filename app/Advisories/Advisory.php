@@ -15,13 +15,13 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
 /**
- * What gardeners of a zone are told of this season, until a day. What was published stays as it was: it is withdrawn, with the
- * reason, and another is published.
+ * What gardeners of a zone are told about this season, until a day. What was published stays as it was: it is withdrawn, with the reason,
+ * and another one is published.
  *
  * @property int $id
  * @property int $zone_id
  * @property string $idempotency_key
- * @property string|null $ground of the draft it was made from; null: the educator's own
+ * @property string|null $ground key of the draft it was made from; null: the educator's own
  * @property string $text
  * @property list<array<string, mixed>> $evidence phrases
  * @property string $author
@@ -49,7 +49,7 @@ class Advisory extends Model
         return $this->belongsTo(Zone::class);
     }
 
-    /** @return Builder<self> those the pages of a zone show on a day, withdrawn ones among them, the newest first */
+    /** @return Builder<self> those the pages of a zone show on a day, including withdrawn ones, newest first */
     public static function shown(Zone $zone, Day $day): Builder
     {
         $advisories = self::query();
@@ -63,7 +63,7 @@ class Advisory extends Model
         return $this->withdrawn_on === null && $this->until->format('Y-m-d') >= $day->iso();
     }
 
-    /** @return list<string> what a person wrote in it, for translators */
+    /** @return list<string> what people wrote in it, for translators */
     public function texts(): array
     {
         return array_values(array_filter([$this->text, $this->withdrawn_why]));

@@ -18,7 +18,7 @@ class AdvisoryController
 {
     private const TOLD = 50;
 
-    /** Advice on a season is stale after it. */
+    /** After this, advice on a season is out of date. */
     private const MOST_DAYS = 60;
 
     public function index(Zone $zone): AnonymousResourceCollection

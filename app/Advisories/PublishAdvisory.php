@@ -10,7 +10,7 @@ use App\People\User;
 use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
 
-/** Puts an advisory before gardeners, once however often it is sent; and takes one back, with the reason. */
+/** Publishes an advisory, once however often it is sent; and withdraws one, with the reason. */
 final class PublishAdvisory
 {
     /** @param  list<array<string, mixed>>  $evidence  phrases */
@@ -50,7 +50,7 @@ final class PublishAdvisory
     public function withdraw(Advisory $advisory, string $reason, Day $on, User $user): Advisory
     {
         return DB::transaction(static function () use ($advisory, $reason, $on, $user): Advisory {
-            // The first word stands, should two withdraw it at once.
+            // If two people withdraw it at the same time, the first one counts.
             $first = Advisory::query()
                 ->whereKey($advisory->id)
                 ->whereNull('withdrawn_on')

@@ -10,7 +10,7 @@ use App\Stations\TakeDroppedFiles;
 use App\Zones\Zone;
 use Illuminate\Console\Command;
 
-/** Lets a device report for a station, and says how. */
+/** Connects a device to a station, and says how to use it. */
 class AddDevice extends Command
 {
     protected $signature = 'anthesis:add-device

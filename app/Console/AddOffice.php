@@ -9,7 +9,7 @@ use App\Office\Office;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\Validator;
 
-/** Founds an office beside those that are there; its first administrator is added with `anthesis:add-person --office`. */
+/** Adds another office; its first administrator is added with `anthesis:add-person --office`. */
 class AddOffice extends Command
 {
     protected $signature = 'anthesis:add-office {name}';

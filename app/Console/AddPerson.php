@@ -18,7 +18,7 @@ use function Laravel\Prompts\select;
 use function Laravel\Prompts\text;
 
 /**
- * Makes a person who may log in: on a bare installation the first administrator. Asks for what is not given; never for a password on
+ * Adds a person who may log in: in an empty installation, the first administrator. Asks for what is not given; never takes a password on
  * the command line.
  */
 class AddPerson extends Command

@@ -9,7 +9,7 @@ use App\Gardener\EditionPages;
 use App\Gardener\PublishedEdition;
 use Illuminate\Console\Command;
 
-/** Lists the address of every page of every edition that gardeners can read, for whoever tries them all (bin/try-upgrade). */
+/** Lists the address of every page of every edition that gardeners can read, so they can all be tried (bin/try-upgrade). */
 class Addresses extends Command
 {
     protected $signature = 'anthesis:addresses';

@@ -18,7 +18,7 @@ use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 
-/** Times what Ground answers over many beds and years, and leaves no trace. Needs the demonstration. */
+/** Times the answers of Beds with many beds and years, and leaves no trace. Needs the demonstration. */
 class BenchGround extends Command
 {
     use TimesAnswers;
@@ -56,7 +56,7 @@ class BenchGround extends Command
             sprintf('%-44s %9d', 'plantings on '.count($beds).' beds', Planting::query()->where('zone_id', $zone->id)->count()),
         );
         Auth::guard('web')->setUser($user);
-        // There is no browser here whose token could be asked for.
+        // There is no browser here to get a token from.
         ValidateCsrfToken::except(['api/*']);
         $ask = fn (string $name, string $method, string $path, array $body = []) => $this->timed(
             $kernel,

@@ -18,12 +18,12 @@ use Illuminate\Contracts\Http\Kernel;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 
-/** Times what the log, Today and trials answer over a log of many years, and leaves no trace. Needs the demonstration. */
+/** Times the answers of the log, Today, and trials with a log of many years, and leaves no trace. Needs the demonstration. */
 class BenchLog extends Command
 {
     use TimesAnswers;
 
-    /** Lines a sowing has. */
+    /** Entries per planting. */
     private const EACH = 8;
 
     private const YEARS = 30;

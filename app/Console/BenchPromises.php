@@ -21,9 +21,9 @@ use App\Zones\Zone;
 use Illuminate\Console\Command;
 
 /**
- * Other ways to make promises, held against what came, zone by zone: this season's counts of one sow day, of the seven around it in each
- * member, and of these halfway to the record; and windows chosen by the plain share of years, or by the worst share that is left when any
- * one year is taken out. Numbers for docs/decisions/0016; nothing is changed by them. Takes minutes a zone.
+ * Other ways to make promises, compared with the results, zone by zone: this season's counts for one sow day, for the seven around it in
+ * each member, and for these halfway to the record; and windows chosen by the plain share of years, or by the worst share that is left when
+ * any one year is taken out. Numbers for docs/decisions/0016; it changes nothing. Takes minutes per zone.
  */
 class BenchPromises extends Command
 {
@@ -93,7 +93,7 @@ class BenchPromises extends Command
         return $text;
     }
 
-    /** @return list<array{Replay, int}> of a morning, with the day of each member's record */
+    /** @return list<array{Replay, int}> for a morning, with the day of each member's record */
     private static function members(Place $place, Day $day): array
     {
         $members = [];
@@ -157,7 +157,10 @@ class BenchPromises extends Command
         return $text;
     }
 
-    /** @return array<string, array{int, float, int, float}> by way: runs inside, what they were promised, harvests, and days open a year */
+    /**
+     * @return array<string, array{int, float, int, float}> by way: seasons inside, what they were promised, harvests, and days open per
+     *   year
+     */
     private static function kept(Runs $runs): array
     {
         $came = [];
@@ -200,7 +203,7 @@ class BenchPromises extends Command
 
     /**
      * @param  array<int, array<int, int>>  $years  harvests by year and day of the year
-     * @return list<float>|null length 365; null where some day has no year
+     * @return list<float>|null length 365; null if some day has no year
      */
     private static function reliability(array $years): ?array
     {

@@ -8,7 +8,7 @@ use App\Stations\CollectReports;
 use App\Stations\TakeDroppedFiles;
 use Illuminate\Console\Command;
 
-/** Takes what stations have reported, and the files that were dropped for them, into their records. */
+/** Imports what stations have reported, and the files that were dropped for them. */
 class Collect extends Command
 {
     protected $signature = 'anthesis:collect';

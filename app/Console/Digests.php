@@ -7,7 +7,7 @@ namespace App\Console;
 use App\Desk\SendDigests;
 use Illuminate\Console\Command;
 
-/** Tells those who want it by mail what needs them today. */
+/** E-mails those who want it what needs their attention today. */
 class Digests extends Command
 {
     protected $signature = 'anthesis:digests';

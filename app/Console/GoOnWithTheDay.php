@@ -7,7 +7,7 @@ namespace App\Console;
 use App\Operations\DemoClockMoved;
 use Illuminate\Support\Facades\Artisan;
 
-/** Does at once what a new day brings by itself: whoever moves the demonstration's clock waits for no scheduler. */
+/** Does right away what a new day brings on its own, because somebody who moves the demonstration's clock does not wait for a scheduler. */
 final class GoOnWithTheDay
 {
     public function handle(DemoClockMoved $event): void

@@ -11,7 +11,7 @@ use Illuminate\Support\Facades\DB;
 use Throwable;
 
 /**
- * What the application needs to do its work, looked at one by one.
+ * Checks what the application needs to do its work, one by one.
  *
  * @phpstan-type Check array{sound: bool, words: string}
  */
@@ -24,7 +24,7 @@ final class Health
 
     private const LEAST_DISK_MIB = 200;
 
-    /** @return array<string, Check> by what was looked at */
+    /** @return array<string, Check> by what was checked */
     public static function checks(): array
     {
         return [
@@ -48,14 +48,14 @@ final class Health
         try {
             return ['sound' => true, 'words' => $look()];
         } catch (\RuntimeException $error) {
-            // What a driver says may hold addresses and names; ours are sentences.
+            // A driver's message may contain addresses and names; ours are sentences.
             return ['sound' => false, 'words' => $error::class === \RuntimeException::class ? $error->getMessage() : 'does not answer'];
         } catch (Throwable) {
             return ['sound' => false, 'words' => 'does not answer'];
         }
     }
 
-    /** Each program holds a lock as long as it runs; one whose lock is free is away. */
+    /** Each program holds a lock as long as it runs; if the lock is free, the program is missing. */
     private static function programs(): string
     {
         $away = [];

@@ -6,7 +6,7 @@ namespace App\Console;
 
 use Illuminate\Http\JsonResponse;
 
-/** Whether the application can do its work: for whatever watches over it. */
+/** Whether the application can do its work, for whatever monitors it. */
 class HealthController
 {
     public function __invoke(): JsonResponse

@@ -7,7 +7,7 @@ namespace App\Console;
 use App\Letters\SendLetters;
 use Illuminate\Console\Command;
 
-/** Writes the week's letter to all who are due one. */
+/** Sends this week's newsletter to everyone who is due one. */
 class Letters extends Command
 {
     protected $signature = 'anthesis:letters';

@@ -20,15 +20,15 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\File;
 
 /**
- * Puts away what nothing refers to: computations that later ones have replaced, results of none of those that are kept, files of
- * no edition. Editions hold all they need in their own text, so nothing of theirs is ever touched.
+ * Deletes what nothing refers to: computations that later ones have replaced, results that none of those still kept refers to, files of no
+ * edition. Editions contain all they need in their own text, so nothing of theirs is ever touched.
  */
 class Prune extends Command
 {
-    /** Computations kept of each zone and site: the one shown, and some to look back on. */
+    /** Computations kept for each zone and site: the one shown, and some to look back on. */
     private const KEPT = 3;
 
-    /** What was computed or seen this recently may be somebody's who is just looking, or a computation's under way. */
+    /** Anything computed or used this recently may be in use right now, or belong to a computation in progress. */
     private const HOURS = 1;
 
     private const SHEET_DAYS = 7;
@@ -88,8 +88,8 @@ class Prune extends Command
     }
 
     /**
-     * @param  array<string, true>  $referred  fingerprints of what is kept however old it is
-     * @return int how many of a kind nobody has used for as long as such are kept, and now are gone
+     * @param  array<string, true>  $referred  fingerprints that are kept however old they are
+     * @return int how many of a kind nobody has used within the time such results are kept, and are now gone
      */
     private static function unused(ResultKind $kind, array $referred): int
     {
@@ -99,14 +99,14 @@ class Prune extends Command
             ->where('used_at', '<', now()->subDays($kind->keptDays()));
         $unused = array_filter($old()->pluck('hash')->all(), static fn (string $hash): bool => ! isset($referred[$hash]));
         foreach (array_chunk($unused, 500) as $hashes) {
-            // Looked at again while deleting: a computation that has just begun to lean on one has noted that it uses it.
+            // Checked again while deleting: a computation that has just started to use one has marked it as used.
             $gone += $old()->whereIn('hash', $hashes)->delete();
         }
 
         return $gone;
     }
 
-    /** Sheets of paper nobody has asked for in a week: another edition or week has other ones. */
+    /** PDF files nobody has asked for in a week: another edition or week has its own. */
     private function sheets(): int
     {
         $old = array_filter(
@@ -118,7 +118,7 @@ class Prune extends Command
         return count($old);
     }
 
-    /** What uploads whose process was killed have left half written. */
+    /** Partial files of uploads whose process was killed. */
     private function unfinished(): void
     {
         foreach (['originals', LogPhoto::DISK] as $disk) {

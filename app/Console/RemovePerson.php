@@ -27,7 +27,7 @@ class RemovePerson extends Command
             return self::FAILURE;
         }
         try {
-            // From all of their offices or from none: one may have nobody else to look after people.
+            // From all of their offices or from none: one may have nobody else to manage people.
             DB::transaction(function () use ($user, $save): void {
                 foreach ($user->memberships()->pluck('office_id') as $office) {
                     OfficeInUse::within($office, fn () => $save->remove($user, (bool) $this->option('keep-name'), null));

@@ -9,7 +9,7 @@ use App\Gardener\PublicSite;
 use App\Gardener\RenderEditionJob;
 use Illuminate\Console\Command;
 
-/** Has the pages of editions made again that another program made, as after an update; those in force first. */
+/** Has the pages made again of editions that another version of the program made, as after an update; current ones first. */
 class Render extends Command
 {
     protected $signature = 'anthesis:render';

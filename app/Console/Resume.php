@@ -18,8 +18,8 @@ use App\Zones\ComputationState;
 use Illuminate\Console\Command;
 
 /**
- * Takes up what a worker left behind when it was killed. Whoever works holds a lock that falls with its connection: work that is
- * under way and not locked has nobody, however long the queue would still wait for it.
+ * Picks up what a killed worker left behind. Each worker holds a lock that is released with its connection: work that is in progress and
+ * not locked has nobody, however long the queue would still wait for it.
  */
 class Resume extends Command
 {

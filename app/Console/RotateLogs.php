@@ -7,8 +7,8 @@ namespace App\Console;
 use Illuminate\Console\Command;
 
 /**
- * Puts logs of the programs that have grown large aside, packed, and keeps the last few. They stay open all the time, so they are
- * copied and emptied, not renamed. The application's own log begins a new file each day by itself.
+ * Compresses large logs of the programs, and keeps the last few. The programs keep them open, so they are copied and emptied, not renamed.
+ * The application's own log starts a new file each day.
  */
 class RotateLogs extends Command
 {
@@ -53,7 +53,7 @@ class RotateLogs extends Command
         fclose($in);
         gzclose($out);
         rename("{$path}.1.gz.new", "{$path}.1.gz");
-        // What was written in this moment is lost; the programs append, so they go on at the new beginning.
+        // Whatever is written in this moment is lost. The programs append, so they continue at the new beginning.
         file_put_contents($path, '');
     }
 }

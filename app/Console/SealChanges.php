@@ -7,7 +7,7 @@ namespace App\Console;
 use App\People\ChangeChain;
 use Illuminate\Console\Command;
 
-/** Seals the changes that were made since the last time. */
+/** Seals the changes made since the last time. */
 class SealChanges extends Command
 {
     protected $signature = 'anthesis:seal-changes';

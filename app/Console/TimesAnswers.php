@@ -7,11 +7,11 @@ namespace App\Console;
 use Illuminate\Contracts\Http\Kernel;
 use Illuminate\Http\Request;
 
-/** For commands that time what the desk answers, over data they make for it and take away again. */
+/** For commands that time the desk's answers, with data they make for it and remove again. */
 trait TimesAnswers
 {
     /**
-     * Prints the median and the first time of asking, seconds.
+     * Prints the median and the first time, seconds.
      *
      * @param  array<string, mixed>  $body
      */

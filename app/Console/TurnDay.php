@@ -12,8 +12,8 @@ use App\Zones\TurnDays;
 use Illuminate\Console\Command;
 
 /**
- * Goes on to the day that has begun, zone by zone, and has editions whose day has come made, and every zone's "this week" lead to
- * the week of today.
+ * Moves on to the day that has begun, zone by zone; publishes editions whose date has come; and makes every zone's "this week" lead to
+ * today's week.
  */
 class TurnDay extends Command
 {

@@ -18,7 +18,9 @@ use App\Stations\RecordImport;
 use Illuminate\Console\Command;
 use Illuminate\Support\Collection;
 
-/** Holds everything that must not change unnoticed against its fingerprint and seal: editions, their pages, originals, and changes. */
+/**
+ * Compares everything that must not change unnoticed with its fingerprint and seal: editions, their pages, originals, photos, and changes.
+ */
 class Verify extends Command
 {
     private const TOLD = 20;
@@ -91,7 +93,7 @@ class Verify extends Command
 
     /**
      * @param  Collection<int, mixed>  $checksums
-     * @return int how many were looked at
+     * @return int how many were checked
      */
     private function files(FileStore $store, Collection $checksums, string $suffix, string $what): int
     {

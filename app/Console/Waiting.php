@@ -9,7 +9,7 @@ use App\Zones\ComputationState;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\Queue;
 
-/** Tells how much work waits or is under way: jobs of the queue, and computations. */
+/** Tells how much work is waiting or in progress: jobs in the queue, and computations. */
 class Waiting extends Command
 {
     protected $signature = 'anthesis:waiting';

@@ -12,10 +12,10 @@ use Anthesis\Season\ThisSeason;
 use App\Results\Question;
 use App\Results\ResultKind;
 
-/** What the days on which a plant was seen in past years say of a place's soil, and of this season. */
+/** What the days on which a plant was seen in past years say about a place's soil, and about this season. */
 final readonly class CueQuestion implements Question
 {
-    /** What a plant tells that nobody has seen in a past year. */
+    /** The answer for a plant that nobody has seen in a past year. */
     public const NOTHING = [
         'years' => [],
         'sum' => null,
@@ -29,8 +29,8 @@ final readonly class CueQuestion implements Question
     ];
 
     /**
-     * @param  list<Day>  $past  one of each year, in order
-     * @param  bool  $isSeen  whether it was seen this year already
+     * @param  list<Day>  $past  one per year, in order
+     * @param  bool  $isSeen  whether it was already seen this year
      */
     public function __construct(private array $past, private bool $isSeen)
     {

@@ -8,7 +8,7 @@ use Anthesis\Log\LoggedAct;
 use App\Log\CuePlant;
 use App\Log\LogEntry;
 
-/** Puts a plant in a stage on the county's list, once; and takes one off that nobody has seen yet. */
+/** Adds a plant with a stage to the county's list, once; and removes one that nobody has seen yet. */
 final class SaveCuePlant
 {
     public function execute(string $name, string $stage, ?string $note): CuePlant
@@ -16,7 +16,7 @@ final class SaveCuePlant
         return CuePlant::query()->createOrFirst(['name' => $name, 'stage' => $stage], ['note' => $note]);
     }
 
-    /** @return bool false where it was seen: then it stays */
+    /** @return bool false if it was seen: then it stays */
     public function remove(CuePlant $plant): bool
     {
         if (LogEntry::query()->where('act', LoggedAct::Seen)->where('told->cue', $plant->id)->exists()) {

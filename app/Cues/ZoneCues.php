@@ -15,9 +15,7 @@ use App\Results\PlaceOf;
 use App\Results\Results;
 use App\Zones\Zone;
 
-/**
- * The county's plants as a zone's log has seen them: what they tell, when they are to be expected this year, and what may be sown on them.
- */
+/** The county's plants as a zone's log has seen them: what they tell, when to expect them this year, and what can be sown then. */
 final readonly class ZoneCues
 {
     public function __construct(private PlaceOf $places)
@@ -46,7 +44,7 @@ final readonly class ZoneCues
         return $told;
     }
 
-    /** @return array<int, list<array{on: string, place: string|null, by: string|null, key: string}>> by plant, in the order of their days */
+    /** @return array<int, list<array{on: string, place: string|null, by: string|null, key: string}>> by plant, in order of their days */
     private function sightings(Zone $zone): array
     {
         $seen = [];
@@ -85,7 +83,7 @@ final readonly class ZoneCues
 
     /**
      * @param  list<Day>  $days  in order
-     * @return list<Day> the first of each year that begins at midwinter
+     * @return list<Day> the first in each year that starts at midwinter
      */
     private static function firstOfYears(array $days, YearDay $start): array
     {

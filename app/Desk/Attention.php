@@ -16,14 +16,14 @@ use App\Zones\ZoneResource;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
-/** What needs somebody in all zones, and how the season stands in each. */
+/** What needs attention in all zones, and how the season is going in each. */
 final readonly class Attention
 {
     public function __construct(private PlaceOf $places, private ZoneMatters $matters)
     {
     }
 
-    /** @return Collection<int, Zone> all, by name, or one, with what is asked of them */
+    /** @return Collection<int, Zone> all, by name, or one, with what this needs of them */
     public static function zones(?string $slug = null): Collection
     {
         return Zone::query()
@@ -34,8 +34,8 @@ final readonly class Attention
     }
 
     /**
-     * @param  Collection<int, Zone>  $zones  as `zones` gives them
-     * @param  bool  $figure  whether a season that is not figured yet is figured now, which takes seconds a zone
+     * @param  Collection<int, Zone>  $zones  as `zones` returns them
+     * @param  bool  $figure  whether to figure a season that is not figured yet, which takes seconds per zone
      * @return array{matters: list<Matter>, zones: list<array{zone: string, figured: bool, days_ahead: int|null, frost: bool}>}
      */
     public function of(Collection $zones, User $user, bool $figure): array
@@ -76,7 +76,7 @@ final readonly class Attention
         return ['matters' => $matters, 'zones' => $told];
     }
 
-    /** @return list<Matter> mail that could not be sent, for those who answer for it */
+    /** @return list<Matter> mail that could not be sent, for those responsible for it */
     private static function mail(User $user): array
     {
         if (! $user->can('readMail', Zone::class)) {

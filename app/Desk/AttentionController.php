@@ -8,7 +8,7 @@ use App\Operations\SeenHere;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
-/** What needs somebody: in all zones as far as it is known, or in one, for which it is figured. */
+/** What needs attention: in all zones as far as it is known, or in one, for which it is figured. */
 class AttentionController
 {
     public function __invoke(Request $request, Attention $attention): JsonResponse

@@ -10,7 +10,7 @@ use Illuminate\Mail\Mailable;
 use Illuminate\Mail\Mailables\Content;
 use Illuminate\Mail\Mailables\Envelope;
 
-/** What needs a person this morning, the most urgent first, in the words of their desk. */
+/** What needs a person's attention this morning, most urgent first, in the words of their desk. */
 class DigestMail extends Mailable
 {
     /** @param  non-empty-list<Matter>  $matters */

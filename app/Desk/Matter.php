@@ -8,14 +8,14 @@ use Anthesis\Words\Phrase;
 use App\Zones\Zone;
 use JsonSerializable;
 
-/** Something that needs somebody. */
+/** Something that needs attention. */
 final readonly class Matter implements JsonSerializable
 {
     /**
-     * @param  string  $kind  which screen it is seen to on, and how that is said, is the desk's affair
-     * @param  Zone|null  $zone  null: it is of no zone
+     * @param  string  $kind  the desk decides on which screen it is handled, and how to say that
+     * @param  Zone|null  $zone  null: not about a zone
      * @param  list<Phrase>  $parts  what the sentence goes on to list
-     * @param  string|null  $since  YYYY-MM-DD; null: as long as anybody knows
+     * @param  string|null  $since  YYYY-MM-DD; null: not known
      */
     public function __construct(
         public string $kind,

@@ -11,11 +11,11 @@ use App\Zones\Zone;
 final class SaveProfile
 {
     /**
-     * @param  string|null  $units  null: those of the office
-     * @param  string|null  $dates  null: as the office writes them
+     * @param  string|null  $units  null: the office's
+     * @param  string|null  $dates  null: the office's style
      * @param  string|null  $homeZone  slug; null: none
-     * @param  string|null  $language  of mail to them; null: English
-     * @param  bool  $digest  whether they are told each morning by mail what needs them
+     * @param  string|null  $language  of e-mails to them; null: English
+     * @param  bool  $digest  whether they get an e-mail each morning about what needs attention
      */
     public function execute(User $user, ?string $units, ?string $dates, ?string $homeZone, ?string $language, bool $digest): User
     {
@@ -30,7 +30,7 @@ final class SaveProfile
         return $user->refresh();
     }
 
-    /** @return string|null slug of the zone their desk opens on; null: they chose none */
+    /** @return string|null slug of the zone their desk opens on; null: none chosen */
     public static function homeZone(User $user): ?string
     {
         return $user->home_zone_id === null ? null : Zone::query()->whereKey($user->home_zone_id)->value('slug');

@@ -10,7 +10,7 @@ use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Has everything that is said in answer to a person be in their units and dates. */
+/** Says everything in an answer in the person's own units and date style. */
 final class SayAsChosen
 {
     public function handle(Request $request, Closure $next): Response

@@ -13,7 +13,7 @@ use App\Log\Sowing;
 use App\Zones\Zone;
 
 /**
- * What this season asks for in a zone: frost over what is out, and windows that close and open within a week.
+ * What this season asks for in a zone: protection from frost, and windows that close or open within a week.
  *
  * @phpstan-import-type Sheet from TodaySheet
  * @phpstan-import-type SeasonAct from TodaySheet
@@ -25,7 +25,7 @@ final readonly class SeasonMatters
     private const HELD = [Pile::HoldAWeek->value, Pile::Hold->value];
 
     /**
-     * @param  Sheet  $sheet  what this season says today
+     * @param  Sheet  $sheet  this season's sheet for today
      * @return list<Matter>
      */
     public static function of(Zone $zone, array $sheet, Day $today): array
@@ -87,7 +87,7 @@ final readonly class SeasonMatters
 
     /**
      * @param  list<SeasonAct>  $acts
-     * @return list<Phrase> those that are held, and are not within a week
+     * @return list<Phrase> those that are waiting, and open within a week
      */
     private static function opening(array $acts, Day $today): array
     {
@@ -106,7 +106,7 @@ final readonly class SeasonMatters
     /**
      * @param  list<SeasonAct>  $acts
      * @param  array<int, Day>  $days  by place in the list
-     * @return list<Phrase> the soonest first
+     * @return list<Phrase> soonest first
      */
     private static function inOrder(array $acts, array $days, string $key): array
     {

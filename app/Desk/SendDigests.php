@@ -12,14 +12,14 @@ use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Facades\Mail;
 use Throwable;
 
-/** Tells everybody who wants it by mail, once a day, what needs them; nobody whom nothing needs. */
+/** E-mails everybody who wants it, once a day, what needs their attention; nobody gets an empty one. */
 final readonly class SendDigests
 {
     public function __construct(private Attention $attention)
     {
     }
 
-    /** @return int mails sent */
+    /** @return int e-mails sent */
     public function execute(): int
     {
         $sent = 0;
@@ -52,7 +52,7 @@ final readonly class SendDigests
 
             return true;
         } catch (Throwable $error) {
-            // One address that cannot be reached keeps nobody else waiting.
+            // One address that cannot be reached does not keep others waiting.
             Log::warning('A digest could not be sent: '.$error->getMessage());
 
             return false;

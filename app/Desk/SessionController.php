@@ -24,7 +24,7 @@ class SessionController
 {
     private const TRIES_A_MINUTE = 5;
 
-    /** What a session knows whoever gave the right password and not yet the code by. */
+    /** The session's key for somebody who gave the right password but not the code yet. */
     private const WAITING = 'waits-for-code';
 
     private const CODE_WITHIN_MIN = 5;
@@ -40,7 +40,7 @@ class SessionController
             'email' => ['required', 'email', 'max:255'],
             'password' => ['required', 'string', 'max:1000'],
         ]);
-        // Only tries that fail count, for this address from this place.
+        // Only failed tries count, for this account from this network address.
         $tries = 'login|'.mb_strtolower($credentials['email']).'|'.$request->ip();
         if (RateLimiter::tooManyAttempts($tries, self::TRIES_A_MINUTE)) {
             abort(429, 'Too many tries. Wait '.RateLimiter::availableIn($tries).' seconds and try again.');
@@ -52,7 +52,7 @@ class SessionController
             ]);
         }
         $credentials['email'] = mb_strtolower($credentials['email']);
-        // Takes as long for an address that nobody here has.
+        // Takes just as long for an address that nobody here has.
         $user = Auth::validate($credentials) ? Auth::getLastAttempted() : null;
         if (! $user instanceof User || ! $user->isActive()) {
             RateLimiter::hit($tries);
@@ -73,7 +73,7 @@ class SessionController
         return new SessionResource($user);
     }
 
-    /** The second step: the code of the phone, or one of those for when it is lost. */
+    /** The second step: the phone's code, or one of those for when it is lost. */
     public function code(Request $request, SaveSecondFactor $factor): SessionResource
     {
         $code = $request->validate(['code' => ['required', 'string', 'max:20']])['code'];
@@ -82,7 +82,7 @@ class SessionController
         if ($user === null) {
             throw ValidationException::withMessages(['code' => 'That took too long. Log in with your password again.']);
         }
-        // Of a person, wherever they try from: whoever tries codes knows the password already.
+        // Per person, wherever they try from: somebody who tries codes already knows the password.
         $tries = "code|{$user->id}";
         if (RateLimiter::tooManyAttempts($tries, self::TRIES_A_MINUTE)) {
             abort(429, 'Too many tries. Wait '.RateLimiter::availableIn($tries).' seconds and try again.');
@@ -99,7 +99,7 @@ class SessionController
         return new SessionResource($user);
     }
 
-    /** Has the desk show another of the offices open to a person. */
+    /** Switches the desk to another office that is open to the person. */
     public function office(Request $request): SessionResource
     {
         $user = $request->user();

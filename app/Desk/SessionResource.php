@@ -19,7 +19,7 @@ use Illuminate\Http\Resources\Json\JsonResource;
 /** @property User|null $resource */
 class SessionResource extends JsonResource
 {
-    /** @param  bool  $waitsForCode  whether the password was right and the second step is asked for */
+    /** @param  bool  $waitsForCode  whether the password was right and the second step comes next */
     public function __construct(?User $user, private readonly bool $waitsForCode = false)
     {
         parent::__construct($user);

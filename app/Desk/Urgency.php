@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Desk;
 
-/** By when something needs somebody, the soonest first. */
+/** How soon something needs attention, soonest first. */
 enum Urgency: string
 {
     case Tonight = 'tonight';

@@ -19,23 +19,23 @@ use App\Trials\TrialPlot;
 use App\Zones\ComputationState;
 use App\Zones\Zone;
 
-/** What the rows of a zone leave for somebody to see to: records, results, editions, beds, plots, tables. */
+/** What needs attention according to a zone's rows: records, results, editions, beds, plots, tables. */
 final readonly class ZoneMatters
 {
-    /** A station that reports is missed after so many days without a value. */
+    /** A station that reports counts as silent after this many days without a value. */
     private const QUIET_DAYS = 2;
 
-    /** A plan is looked through so many days ahead. */
+    /** Plans are checked this many days ahead. */
     private const AHEAD_DAYS = 365;
 
-    /** A table that failed is told of for so many days. */
+    /** A failed table is mentioned for this many days. */
     private const FAILED_DAYS = 7;
 
     public function __construct(private ZoneGround $ground)
     {
     }
 
-    /** @return list<Matter> those that the person can see to */
+    /** @return list<Matter> those that the person can do something about */
     public function of(Zone $zone, User $user, Day $today): array
     {
         return array_values(

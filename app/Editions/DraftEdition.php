@@ -22,8 +22,7 @@ use App\Zones\ComputationState;
 use App\Zones\Zone;
 
 /**
- * The next edition of a zone as it would be frozen now: what it says otherwise than the last one, and what is to be answered for
- * before it is.
+ * The next edition of a zone as it would be frozen now: how it differs from the last one, and what has to be explained before it is.
  *
  * @phpstan-import-type Sheet from CropSheet
  * @phpstan-import-type Words from Phrase
@@ -40,7 +39,7 @@ final class DraftEdition
 
     /**
      * @param  ZoneWindows  $windows  the zone's
-     * @param  Day|null  $on  of publication; null: today
+     * @param  Day|null  $on  date of publication; null: today
      */
     public function document(Zone $zone, ZoneWindows $windows, string $author, string $note, ?Day $on = null): EditionDocument
     {
@@ -70,7 +69,7 @@ final class DraftEdition
     }
 
     /**
-     * What the windows that are published promised, and kept; counted-back and own dates promise no share of years.
+     * What the published windows promised and kept; counted-back and own dates promise no share of years.
      *
      * @return Kept|null
      */
@@ -118,7 +117,7 @@ final class DraftEdition
         return $this->promises->of($zone, $windows->standard, $replayed);
     }
 
-    /** The edition it is held against: the one gardeners read, unless that was withdrawn. */
+    /** The edition it is compared with: the one gardeners read, unless that was withdrawn. */
     public function before(Zone $zone): ?Edition
     {
         $current = $zone->currentEdition()->first();
@@ -132,8 +131,8 @@ final class DraftEdition
     }
 
     /**
-     * @param  ZoneWindows  $windows  those the draft is made of
-     * @return list<Warning> each with a key of its own, which it has as long as its cause is there
+     * @param  ZoneWindows  $windows  those the draft is made from
+     * @return list<Warning> each with a key of its own, which it keeps as long as its cause exists
      */
     public function warnings(Zone $zone, ZoneWindows $windows, EditionDocument $draft): array
     {
@@ -184,7 +183,7 @@ final class DraftEdition
         return $warnings;
     }
 
-    /** @return list<Warning> of ways of growing whose windows kept less of their promise than chance explains */
+    /** @return list<Warning> for ways of growing whose windows kept less of their promise than chance explains */
     private static function short(EditionDocument $draft): array
     {
         $sheets = array_column($draft->content['crops'], null, 'slug');
@@ -209,7 +208,7 @@ final class DraftEdition
         return $warnings;
     }
 
-    /** @return list<Warning> of ways of growing that came to harvest clearly more or less often in the last 15 years than before */
+    /** @return list<Warning> for ways of growing that came to harvest clearly more or less often in the last 15 years than before */
     private function turned(Zone $zone, ZoneWindows $windows): array
     {
         $warnings = [];
@@ -240,7 +239,7 @@ final class DraftEdition
 
     /**
      * @param  list<Sheet>  $sheets
-     * @return list<Sheet> without cover crops, which are for the ground
+     * @return list<Sheet> without cover crops, which are for the soil
      */
     private static function forGardeners(array $sheets): array
     {
@@ -248,9 +247,9 @@ final class DraftEdition
     }
 
     /**
-     * What the zone's windows came to.
+     * The zone's windows.
      *
-     * @throws CannotPublish while that is not known, or older than what is
+     * @throws CannotPublish while they are not known, or out of date
      */
     public function windows(Zone $zone): ZoneWindows
     {

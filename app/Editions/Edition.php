@@ -18,8 +18,8 @@ use Illuminate\Support\Carbon;
 use LogicException;
 
 /**
- * A published calendar. It never changes; corrections are new editions. Only what becomes of it is written later, each once: that
- * it was signed, that it is in force, that it was withdrawn.
+ * A published calendar. It never changes; corrections are new editions. Only its later life is written down, each event once: that it was
+ * signed, is current, or was withdrawn.
  *
  * @property int $id
  * @property int $zone_id
@@ -30,13 +30,13 @@ use LogicException;
  * @property string $document
  * @property string $checksum
  * @property string|null $seal over all of it, with a key outside the database
- * @property Carbon|null $in_force_at null: it waits, or its pages are still being made
- * @property Carbon|null $in_force_from the day it waits for; null: none
- * @property bool $needs_signature of an educator other than the one who published it
+ * @property Carbon|null $in_force_at null: it is waiting, or its pages are still being made
+ * @property Carbon|null $in_force_from the date it is waiting for; null: none
+ * @property bool $needs_signature by another educator than the one who published it
  * @property string|null $signed_by
  * @property Carbon|null $signed_at
  * @property bool $standing false once it is withdrawn
- * @property Carbon|null $withdrawn_on of one that never was in force: taken back
+ * @property Carbon|null $withdrawn_on for one that never was current: taken back
  * @property string|null $withdrawn_by
  * @property string|null $withdrawn_why
  * @property-read Zone $zone
@@ -46,7 +46,7 @@ class Edition extends Model
 {
     use OfOffice;
 
-    /** All but the document itself, which is large. */
+    /** Everything but the document itself, which is large. */
     public const TOLD = [
         'id',
         'zone_id',
@@ -92,7 +92,7 @@ class Edition extends Model
         static::deleting($refuse);
     }
 
-    /** @param  Day|null  $from  the day it waits for; null: none */
+    /** @param  Day|null  $from  the date it waits for; null: none */
     public static function freeze(
         Zone $zone,
         int $number,
@@ -125,7 +125,7 @@ class Edition extends Model
         $this->update(['in_force_at' => now()]);
     }
 
-    /** Whether it waits on a day for its second signature, or for another day. */
+    /** Whether, on a day, it is waiting for its second signature or for another date. */
     public function isWaiting(Day $today): bool
     {
         return $this->in_force_at === null &&
@@ -134,7 +134,7 @@ class Edition extends Model
                 ($this->in_force_from !== null && $this->in_force_from->format('Y-m-d') > $today->iso()));
     }
 
-    /** @return array{on: string, reason: string}|null what its pages say above all else, once it is withdrawn */
+    /** @return array{on: string, reason: string}|null what its pages say above everything else, once it is withdrawn */
     public function notice(): ?array
     {
         return $this->withdrawn_on === null
@@ -142,7 +142,7 @@ class Edition extends Model
             : ['on' => $this->withdrawn_on->format('Y-m-d'), 'reason' => (string) $this->withdrawn_why];
     }
 
-    /** Whether it is, word for word, what was published. */
+    /** Whether it is exactly what was published. */
     public function isSound(): bool
     {
         return hash_equals(hash('sha256', $this->document), $this->checksum) && Seal::holds($this->seal, ...$this->sealedParts());
@@ -171,7 +171,7 @@ class Edition extends Model
     /**
      * The frozen document.
      *
-     * @throws BrokenSeal when it, or what is said of it, is no longer what was published
+     * @throws BrokenSeal if it, or what is said about it, is no longer what was published
      */
     public function open(): EditionDocument
     {

@@ -108,7 +108,7 @@ class EditionController
         )->setRelation('zone', $zone);
     }
 
-    /** The next edition as a proof. */
+    /** The next edition, for review. */
     public function draft(Request $request, Zone $zone, DraftEdition $draft): JsonResponse
     {
         try {

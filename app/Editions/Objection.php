@@ -14,8 +14,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
 /**
- * What somebody at the desk objects to in a draft, of a crop, and what an educator answered. Once published over, it stays with
- * the edition.
+ * A comment from somebody at the desk on a crop in a draft, and an educator's answer. Once the draft is published, it stays with the
+ * edition.
  *
  * @property int $id
  * @property int $zone_id
@@ -26,7 +26,7 @@ use Illuminate\Support\Carbon;
  * @property string|null $answer
  * @property string|null $answered_by
  * @property Carbon|null $answered_at
- * @property int|null $edition_id null: of the draft
+ * @property int|null $edition_id null: on the draft
  * @property-read Zone $zone
  */
 #[OfficeThrough('zone_id', Zone::class)]
@@ -46,7 +46,7 @@ class Objection extends Model
         return $this->belongsTo(Zone::class);
     }
 
-    /** @return Builder<self> those to the draft of a zone, the oldest first */
+    /** @return Builder<self> those on the draft of a zone, oldest first */
     public static function toDraftOf(Zone $zone): Builder
     {
         $objections = self::query();

@@ -13,12 +13,12 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\Relation;
 
 /**
- * The making of an edition's pages: how far it is. The edition is in force when it is done.
+ * The making of an edition's pages: how far along it is. The edition is current when it is done.
  *
  * @property int $id
  * @property int $zone_id
  * @property int $edition_id
- * @property string $idempotency_key a key of the sender's: the same request sent again finds this
+ * @property string $idempotency_key a key of the sender's: the same request sent again finds this one
  * @property PublicationState $state
  * @property int $done pages
  * @property int $total
@@ -32,7 +32,7 @@ class Publication extends Model
     use OfOffice;
     use SentOnce;
 
-    /** For a second signature, or for its day. */
+    /** Waiting for a second signature, or for its date. */
     protected $guarded = [];
 
     /** @var array<string, string> */
@@ -44,7 +44,7 @@ class Publication extends Model
         return $this->belongsTo(Edition::class);
     }
 
-    /** The publication as a worker last left it, with its edition, but for the document, which is large. */
+    /** The publication as a worker last left it, with its edition, but without the document, which is large. */
     public function asItStands(): self
     {
         return $this->refresh()->load(['edition' => static fn (Relation $edition) => $edition->select(Edition::TOLD), 'edition.zone']);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Editions;
 
-/** How far the publishing of an edition is; one that waits does so for its day, or its second signature. */
+/** How far along the publishing of an edition is; one that waits does so for its date, or its second signature. */
 enum PublicationState: string
 {
     case Waiting = 'waiting';

@@ -14,8 +14,8 @@ use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Freezes what a zone's windows came to as its next numbered edition, and has its pages made, at once or once it is signed and its day
- * has come; then it is in force.
+ * Freezes a zone's windows as its next numbered edition, and has its pages made, right away or once it is signed and its date has come.
+ * Then it is current.
  *
  * @phpstan-import-type Warning from DraftEdition
  */
@@ -26,10 +26,10 @@ final class PublishEdition
     }
 
     /**
-     * @param  string  $sentAs  a key of the sender's: sent again, the same request publishes nothing again
-     * @param  bool  $evenUnchanged  publish although nothing differs from the edition in force
+     * @param  string  $sentAs  a key of the sender's: the same request sent again publishes nothing more
+     * @param  bool  $evenUnchanged  publish even though nothing differs from the current edition
      * @param  array<string, string>  $answers  to the draft's warnings, by their keys or their causes
-     * @param  Day|null  $from  the day it is to be in force from; null: at once
+     * @param  Day|null  $from  the date it should become current; null: right away
      * @param  array<string, string>  $noteIn  the note in other languages
      *
      * @throws CannotPublish
@@ -45,7 +45,7 @@ final class PublishEdition
         array $noteIn = [],
     ): Publication {
         return DB::transaction(function () use ($zone, $note, $sentAs, $user, $evenUnchanged, $answers, $from, $noteIn): Publication {
-            // The lock makes two educators publishing at once take their turns.
+            // The lock makes two educators who publish at the same time take turns.
             Zone::query()->whereKey($zone->id)->lockForUpdate()->first();
             $zone->refresh();
             $content = [
@@ -114,7 +114,7 @@ final class PublishEdition
      * @param  array<string, string>  $answers
      * @return list<array{phrase: array<string, mixed>, answer: string}>
      *
-     * @throws CannotPublish where a warning or an objection has none
+     * @throws CannotPublish if a warning or a comment has none
      */
     private function answered(array $warnings, Zone $zone, array $answers): array
     {
@@ -124,7 +124,7 @@ final class PublishEdition
         }
         $answered = [];
         foreach ($warnings as $warning) {
-            // One answer may stand for all warnings of a cause.
+            // One answer can cover all warnings of a cause.
             $answer = trim($answers[$warning['key']] ?? ($answers[$warning['cause']] ?? ''));
             if ($answer === '') {
                 throw new CannotPublish('Answer each warning first: '.Words::in('en')->phrase($warning['phrase']), 'answers');

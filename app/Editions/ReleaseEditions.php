@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Editions;
 
-/** Has the pages made of all editions that wait no longer: signed where that was asked for, and their day has come. */
+/** Has the pages made of all editions that are done waiting: signed if that was required, and their date has come. */
 final class ReleaseEditions
 {
     public function execute(): void
     {
         foreach (Publication::query()->with('edition.zone')->where('state', PublicationState::Waiting)->get() as $publication) {
-            // Whoever is first to take it from the waiting ones sends it on.
+            // Whoever takes it from the waiting ones first sends it on.
             if (
                 ! $publication->edition->isWaiting($publication->edition->zone->today()) &&
                 Publication::query()

@@ -7,7 +7,7 @@ namespace App\Editions;
 use App\People\User;
 use App\Zones\Zone;
 
-/** Raises an objection to a zone's draft, once however often it is sent; answers one, once. */
+/** Adds a comment to a zone's draft, once however often it is sent; answers one, once. */
 final class SaveObjection
 {
     public function raise(Zone $zone, string $sentAs, string $crop, string $text, User $user): Objection

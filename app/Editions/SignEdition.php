@@ -8,7 +8,7 @@ use App\People\Change;
 use App\People\User;
 use Illuminate\Support\Facades\DB;
 
-/** Puts a second educator's name under an edition that waits for it; then it goes its way. */
+/** Signs an edition that is waiting for its second signature; then it continues on its way. */
 final class SignEdition
 {
     public function __construct(private readonly ReleaseEditions $release)
@@ -23,7 +23,7 @@ final class SignEdition
             if ($locked->withdrawn_on !== null || ! $locked->needs_signature) {
                 throw new CannotPublish('This edition waits for no signature.', 'signature');
             }
-            // Two people may have the same name, and one may change theirs: the person counts.
+            // Two people may have the same name, and one may change theirs, so the person counts.
             $drafter = Publication::query()->where('edition_id', $locked->id)->value('user_id');
             if ($drafter === null ? $locked->published_by === $user->name : (int) $drafter === $user->id) {
                 throw new CannotPublish('You drafted this edition: the second signature is another educator’s.', 'signature');

@@ -9,8 +9,8 @@ use App\People\User;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Takes an edition back. One that waits is never in force; one that was keeps its address, with a notice on every page, and the one
- * before it is what gardeners read.
+ * Withdraws an edition. One that is waiting never becomes current. One that was current keeps its address, with a notice on every page, and
+ * gardeners read the one before it.
  */
 final class WithdrawEdition
 {

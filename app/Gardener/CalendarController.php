@@ -11,7 +11,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
 /**
- * The pages of an edition, for when the web server has not found them by itself: where it is not set up to, or while they are made again
+ * The pages of an edition, for when the web server has not found them on its own: if it is not set up to, or while they are made again
  * after an update.
  */
 class CalendarController
@@ -40,7 +40,7 @@ class CalendarController
         return $this->show($request, $zone, "crops/{$request->route('crop')}", 'There is no such crop in this calendar.');
     }
 
-    /** @param  string|null  $file  where the file of the edition in force is, if not under its own path */
+    /** @param  string|null  $file  where the file of the current edition is, if not under its own path */
     private function show(Request $request, Zone $zone, string $path, string $missing, ?string $file = null): Response|RedirectResponse
     {
         $reading = Reading::of($request);

@@ -8,7 +8,7 @@ use App\Zones\Zone;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
-/** An edition in open formats, for calendars, tables and programs; anyone may fetch it from anywhere. */
+/** An edition in open formats, for calendars, spreadsheets, and programs; anyone may download it from anywhere. */
 class DownloadController
 {
     private const TYPES = ['ics' => 'text/calendar; charset=utf-8', 'csv' => 'text/csv; charset=utf-8', 'json' => 'application/json'];

@@ -11,17 +11,17 @@ use Anthesis\Record\YearDay;
 use Anthesis\Words\Phrase;
 
 /**
- * The pages of an edition. Each takes from the frozen document what it shows, and nothing from anywhere else.
+ * The pages of an edition. Each takes what it shows from the frozen document, and nothing from anywhere else.
  *
  * @phpstan-import-type Sheet from CropSheet
  */
 final class EditionPages
 {
-    /** Printable sheets. */
+    /** Printable calendars. */
     public const SHEETS = ['year', 'wall', 'week', 'crop', 'leaflet'];
 
     /**
-     * @param  string  $base  the address the pages lie under, without the reading
+     * @param  string  $base  the address the pages are under, without the reading
      * @return array<string, Page> by address below the base; the calendar's is empty
      */
     public function all(EditionDocument $edition, string $base, Reading $reading): array
@@ -37,7 +37,7 @@ final class EditionPages
         return $pages;
     }
 
-    /** @return Page|null null where the edition has no such page */
+    /** @return Page|null null if the edition has no such page */
     public function at(EditionDocument $edition, string $base, Reading $reading, string $path): ?Page
     {
         return $this->all($edition, $base, $reading)[$path] ?? null;
@@ -48,7 +48,7 @@ final class EditionPages
      *
      * @param  string  $path  below the base
      * @param  array<string, mixed>  $props
-     * @param  array<string, int|float|string|Phrase>  $words  what title and description are filled in with
+     * @param  array<string, int|float|string|Phrase>  $words  what fills in title and description
      */
     public function page(
         EditionDocument $edition,
@@ -75,7 +75,7 @@ final class EditionPages
         );
     }
 
-    /** An edition of the first format was published in sentences, and is read in those alone. */
+    /** An edition of the first format was published in sentences, and can only be read in those. */
     public static function isInOneReading(EditionDocument $edition): bool
     {
         return $edition->content['format'] !== EditionDocument::FORMAT;
@@ -87,7 +87,10 @@ final class EditionPages
         return self::isInOneReading($edition) ? [new Reading()] : Reading::in($edition->content['languages'] ?? null);
     }
 
-    /** @return bool whether an edition can be read so; the made-up readings of the demonstration are of every one but those in sentences */
+    /**
+     * @return bool whether an edition can be read this way; the demonstration's made-up readings work for every edition but those in
+     *   sentences
+     */
     public static function isReadAs(EditionDocument $edition, Reading $reading): bool
     {
         return in_array($reading, self::readings($edition), false) ||
@@ -168,7 +171,7 @@ final class EditionPages
     }
 
     /**
-     * The crops a gardener chose, and what is to be done for them this week.
+     * The crops a gardener chose, and what to do for them this week.
      *
      * @param  list<string>  $chosen  slugs
      */
@@ -197,11 +200,11 @@ final class EditionPages
     }
 
     /**
-     * A sheet of paper.
+     * A printable calendar.
      *
-     * @param  list<string>  $chosen  slugs; none: all
-     * @param  string|null  $crop  slug, of a sheet for one
-     * @return Page|null null where the edition has no such crop
+     * @param  list<string>  $chosen  slugs; empty: all
+     * @param  string|null  $crop  slug, for a sheet about one crop
+     * @return Page|null null if the edition has no such crop
      */
     public function paper(
         EditionDocument $edition,
@@ -293,7 +296,7 @@ final class EditionPages
 
     /**
      * @param  list<string>|null  $chosen  slugs; null: all
-     * @return array<string, mixed> the week that holds a day, with the acts of some crops
+     * @return array<string, mixed> the week that contains a day, with the tasks of some crops
      */
     private function weekOf(EditionDocument $edition, YearDay $day, ?array $chosen): array
     {
@@ -324,7 +327,9 @@ final class EditionPages
         ];
     }
 
-    /** @return list<array{crop: string, name: string, act: string, opens: string, week: int}> what opens in the next week in which something does */
+    /**
+     * @return list<array{crop: string, name: string, act: string, opens: string, week: int}> what opens in the next week in which something does
+     */
     private function opensNext(EditionDocument $edition, int $week): array
     {
         for ($i = 1; $i < WeekList::WEEKS; $i++) {
@@ -345,7 +350,10 @@ final class EditionPages
         return [];
     }
 
-    /** @return array{starts: string, seasons: int, to_come: int, has_come: int} seasons in which a freeze was still to come on the day, or had come by it */
+    /**
+     * @return array{starts: string, seasons: int, to_come: int, has_come: int} seasons with another freeze after the day, or with one by
+     *   then
+     */
     private function freezes(EditionDocument $edition, YearDay $day): array
     {
         $ruler = $edition->content['ruler'];

@@ -9,7 +9,7 @@ use App\Zones\Zone;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
-/** This week in a zone as a page that may stand in a frame of any other; it runs no script. */
+/** This week in a zone, as a page that any other page may embed in a frame; it runs no script. */
 class EmbedController
 {
     public function __invoke(Request $request, Zone $zone, EditionPages $pages, PageRenderer $renderer): Response

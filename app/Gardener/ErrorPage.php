@@ -9,14 +9,14 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
 /**
- * What a reader gets in the place of a page that cannot be shown: in the site's frame and their language, with the search. Made with the
- * page of zones and kept as files, because an error must not cost more than a page.
+ * What a reader gets instead of a page that cannot be shown, with the site's frame, in their language, and with the search. It is made with
+ * the page of zones and kept as a file, because an error must not cost more than a page.
  *
  *     error.{status}.html, error.{status}.{reading}.html
  */
 final class ErrorPage
 {
-    /** Errors that have words of their own, as `error-page.<status>.*`. */
+    /** Errors with words of their own, as `error-page.<status>.*`. */
     public const STATUSES = [400, 404, 410, 429, 500, 503];
 
     /** Where the sentence about what is missing goes. */
@@ -37,8 +37,8 @@ final class ErrorPage
     }
 
     /**
-     * @param  string  $why  what is missing, in English; blank: that a page is, is all there is to say
-     * @return Response|null null where the pages were not made yet, or the address is no reader's
+     * @param  string  $why  what is missing, in English; blank: there is nothing more to say than that a page is
+     * @return Response|null null if the pages were not made yet, or the address is not a reader's
      */
     public static function respond(Request $request, int $status, string $why): ?Response
     {

@@ -9,8 +9,8 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
 /**
- * The zone of a position, `?at=46.80,-98.20&height=410`: a browser sends it rounded, and only when its reader asks it to. Nothing of it
- * is kept: the answer is not cached, and the web server writes no log of addresses.
+ * The zone at a position, `?at=46.80,-98.20&height=410`: a browser sends it rounded, and only when its reader asks it to. Nothing of it is
+ * kept: the answer is not cached, and the web server logs no addresses.
  */
 class FindController
 {

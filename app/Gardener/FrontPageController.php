@@ -9,7 +9,7 @@ use App\Operations\OfficeInUse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
-/** An office's own front page: its zones, and whom to ask. */
+/** An office's own front page: its zones, and whom to contact. */
 class FrontPageController
 {
     public function __invoke(Request $request, PageRenderer $renderer): Response

@@ -8,7 +8,7 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
-/** Finds a gardener's zone. Without a question the web server sends the page by itself. */
+/** Finds a gardener's zone. Without a question, the web server sends the page on its own. */
 class HomeController
 {
     public function __invoke(Request $request, PageRenderer $renderer): Response|RedirectResponse
@@ -18,7 +18,7 @@ class HomeController
         $zones = PublicSite::zones();
         $found = HomePage::matching($zones, $asked);
         if ($asked !== '' && $found->count() === 1) {
-            // A path, not an address: what a reader calls this host is none of ours to repeat.
+            // A path, not an address: what a reader calls this host is not ours to repeat.
             return new RedirectResponse(Page::address($reading, "/zones/{$found->firstOrFail()->slug}/this-week"));
         }
         $html = $asked === '' ? PublicSite::read('', $reading) : null;

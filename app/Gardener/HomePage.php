@@ -14,12 +14,12 @@ use Illuminate\Support\Collection;
 /** The page on which gardeners find their zone. */
 final class HomePage
 {
-    /** A postcode this close to a known one lies next to it. */
+    /** A ZIP code this close to a known one is next to it. */
     private const NEXT_POSTCODES = 20;
 
     /**
-     * Zones whose name, district, settlement or postcode is what was asked; otherwise begins with it; else, for words, differs from it by a
-     * letter or two, and for numbers is a neighboring postcode. The first of these that finds something wins.
+     * Zones whose name, district, town, or ZIP code is what was typed; or starts with it; or, for words, differs from it by a letter or
+     * two, and for numbers is a neighboring ZIP code. The first of these that finds something wins.
      *
      * @param  Collection<int, Zone>  $zones
      * @return Collection<int, Zone>
@@ -65,7 +65,7 @@ final class HomePage
     }
 
     /**
-     * Whether zones that were found are called so, or begin so, rather than nearly so.
+     * Whether the zones found match or start with what was typed, rather than almost.
      *
      * @param  array<int, Zone>  $zones
      */
@@ -92,7 +92,7 @@ final class HomePage
 
     /**
      * @param  Collection<int, Zone>  $zones
-     * @param  Office|null  $office  whose front page it is; null: of all that publish here
+     * @param  Office|null  $office  whose front page it is; null: for all that publish here
      */
     public static function page(Collection $zones, bool $asked, bool $found, Reading $reading, ?Office $office = null): Page
     {

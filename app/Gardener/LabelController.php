@@ -10,13 +10,13 @@ use App\Zones\Zone;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
-/** Labels for what the log says stands: crop, variety, the day it went in, and when it is to come up, be thinned and picked. */
+/** Labels for what the log says is growing: crop, variety, the day it went in, and when to expect emergence, thinning, and harvest. */
 class LabelController
 {
     /** Sheets of labels, and the paper each is on. */
     private const SHEETS = ['strips' => PaperSize::A4, 'a4-24' => PaperSize::A4, 'letter-30' => PaperSize::Letter];
 
-    /** Labels on a sheet that is asked for; the rest is on the next ones. */
+    /** The most labels on a requested sheet; the rest are on the next ones. */
     private const MOST = 120;
 
     public function __invoke(Request $request, Zone $zone, ZoneUnderWay $underWay, PressRoom $press): Response

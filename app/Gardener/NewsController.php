@@ -8,7 +8,7 @@ use App\Zones\Zone;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
-/** What is new in a zone, for whoever reads feeds. */
+/** What is new in a zone, for people who read feeds. */
 class NewsController
 {
     public function __invoke(Request $request, Zone $zone, NewsFeed $feed): Response

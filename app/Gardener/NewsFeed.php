@@ -15,8 +15,8 @@ use Illuminate\Support\Carbon;
 use XMLWriter;
 
 /**
- * What is new in a zone, as Atom (RFC 4287): its editions, with what each changed, and what gardeners were told of the season. An entry's
- * id stays the same; one that was withdrawn is told again, with the reason.
+ * What is new in a zone, as Atom (RFC 4287): its editions, with what each changed, and advisories for the season. An entry's id stays the
+ * same; one that was withdrawn appears again, with the reason.
  */
 final class NewsFeed
 {

@@ -9,7 +9,7 @@ use App\Office\Office;
 use Illuminate\Database\Eloquent\Builder;
 
 /**
- * The pages about the calendars: what they are, how they are made, what the words mean, whom to ask. Their words are in lang/,
+ * The pages about the calendars: what they are, how they are made, what the words mean, whom to contact. Their words are in lang/,
  * office.json.
  */
 final class OfficePages

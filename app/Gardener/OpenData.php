@@ -17,9 +17,8 @@ use App\Zones\ZoneBoundary;
 use Illuminate\Support\Collection;
 
 /**
- * What the calendars hold, as data for anyone: tables with the same columns as JSON and as CSV, and what each column means. Units are
- * metric, days of the year MM-DD, names as they were written. The shape of a version stays; what is added to it is told in the
- * dictionary.
+ * The content of the calendars, as data for anyone: tables with the same columns as JSON and as CSV, and what each column means. Units are
+ * metric, days of the year MM-DD, names as they were written. The shape of a version stays; additions are listed in the dictionary.
  *
  * @phpstan-type Row array<string, string|int|float|bool|null>
  */
@@ -34,7 +33,7 @@ final class OpenData
 
     /**
      * @param  Office|null  $office  null: of every office
-     * @return array<string, mixed> where everything is, and under which licence
+     * @return array<string, mixed> where everything is, and under which license
      */
     public function index(?Office $office = null): array
     {
@@ -45,7 +44,7 @@ final class OpenData
 
         return [
             'version' => self::VERSION,
-            // Of several, each says its own.
+            // If there are several offices, each zone names its own.
             'office' => $office?->name,
             'licence' => $office?->licence,
             'offices' => array_map(
@@ -97,11 +96,11 @@ final class OpenData
         };
     }
 
-    /** @return list<Row> of the edition of a zone in force */
+    /** @return list<Row> for the current edition of a zone */
     public function zoneTable(Zone $zone, string $table): array
     {
         $document = PublishedEdition::find($zone, null)->open();
-        // Of a withdrawn edition nothing is left to act on; `editions` tells that it was, and why.
+        // A withdrawn edition has nothing left to act on; `editions` says that it was withdrawn, and why.
         if ($document->notice !== null && in_array($table, ['windows', 'evidence', 'verification'], true)) {
             return [];
         }
@@ -115,7 +114,7 @@ final class OpenData
         };
     }
 
-    /** @return array<string, mixed> boundaries where there are some, otherwise positions: GeoJSON */
+    /** @return array<string, mixed> boundaries if there are any, otherwise positions: GeoJSON */
     public function boundaries(): array
     {
         $boundaries = ZoneBoundary::byZone();
@@ -159,7 +158,7 @@ final class OpenData
         ]);
     }
 
-    /** @return string how an edition is cited, so that it is found again and known to be the one */
+    /** @return string how to cite an edition, so it can be found again and recognized */
     public static function citation(Edition $edition): string
     {
         $office = $edition->zone->office->name;
@@ -297,7 +296,10 @@ final class OpenData
         return $rows;
     }
 
-    /** @return list<Row> what windows promised and kept, judged by the years they were not made from; none of editions before it was told */
+    /**
+     * @return list<Row> what windows promised and kept, judged by the years they were not made from; empty for editions from before this
+     *   was published
+     */
     private static function verification(EditionDocument $edition): array
     {
         $told = $edition->content['track_record'] ?? null;

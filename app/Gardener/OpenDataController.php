@@ -9,7 +9,7 @@ use App\Zones\Zone;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
-/** The open data: to be fetched by anyone, from anywhere, and kept for an hour. */
+/** The open data: anyone may download it from anywhere, and cache it for an hour. */
 class OpenDataController
 {
     public function __construct(private readonly OpenData $data)
@@ -41,7 +41,7 @@ class OpenDataController
         return $this->json($request, $this->data->boundaries(), 'application/geo+json');
     }
 
-    /** The script that checks an edition, to be read before it is run. */
+    /** The script that checks an edition, so you can read it before you run it. */
     public function check(Request $request): Response
     {
         return $this->send($request, (string) file_get_contents(base_path('bin/check-edition')), 'text/plain; charset=utf-8');

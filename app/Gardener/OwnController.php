@@ -9,7 +9,9 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
-/** A gardener's own page of a zone: the crops the address names. The form sends a box a crop, and is led to such an address. */
+/**
+ * A gardener's own page of a zone, with the crops in its address. The form sends one box per crop, and is redirected to such an address.
+ */
 class OwnController
 {
     public function __invoke(Request $request, Zone $zone, EditionPages $pages, PageRenderer $renderer): Response|RedirectResponse

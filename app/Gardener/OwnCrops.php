@@ -8,7 +8,7 @@ use Anthesis\Calendar\EditionDocument;
 use Anthesis\Publishing\FeedChoice;
 use Illuminate\Http\Request;
 
-/** The crops a gardener chose, as an address carries them: `?crops=kale,radish`. */
+/** The crops a gardener chose, as they appear in an address: `?crops=kale,radish`. */
 final class OwnCrops
 {
     /** @return list<string> slugs, in the order of the edition; those it does not have are left out */
@@ -21,7 +21,7 @@ final class OwnCrops
         );
     }
 
-    /** What a feed holds: `?crops=kale,radish&events=short`. */
+    /** What a feed contains: `?crops=kale,radish&events=short`. */
     public static function feed(Request $request, EditionDocument $edition): FeedChoice
     {
         $crops = self::of($request, $edition);

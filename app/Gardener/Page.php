@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace App\Gardener;
 
-/** One gardener's page before it is rendered: which component, all it shows, and in which reading. */
+/** One public page before it is rendered: which component, everything it shows, and in which reading. */
 final readonly class Page
 {
     /**
-     * @param  string|null  $path  its address without the reading; null where it has none of its own
+     * @param  string|null  $path  its address without the reading; null if it has none
      * @param  array<string, mixed>  $props
-     * @param  string  $description  what search engines show of it
+     * @param  string  $description  what search engines show about it
      * @param  string|null  $feed  address of the calendar feed that goes with it
      * @param  array<string, string>  $own  translations of what people wrote, by their text
-     * @param  list<string>|null  $languages  it can be had in; null: all there are
+     * @param  list<string>|null  $languages  it is available in; null: all there are
      */
     public function __construct(
         public string $name,

@@ -9,7 +9,7 @@ use Illuminate\Support\Facades\Process;
 use Illuminate\Support\Facades\Vite;
 use RuntimeException;
 
-/** Renders gardener's pages to HTML with Node, from the React components in resources/js/gardener. */
+/** Renders public pages to HTML with Node, from the React components in resources/js/gardener. */
 final class PageRenderer
 {
     private ?string $program = null;
@@ -17,10 +17,10 @@ final class PageRenderer
     /**
      * @template K of array-key
      *
-     * @param  array<K, Page>  $pages  many at once: Node takes longer to start than to make thirty of them
-     * @return array<K, string> whole HTML documents, under the same keys
+     * @param  array<K, Page>  $pages  many at once, because Node takes longer to start than to make thirty of them
+     * @return array<K, string> complete HTML documents, under the same keys
      *
-     * @throws RuntimeException when one of them cannot be made
+     * @throws RuntimeException if one of them cannot be made
      */
     public function render(array $pages): array
     {
@@ -33,12 +33,12 @@ final class PageRenderer
     }
 
     /**
-     * The same, where one page that cannot be made is to keep no other from being made.
+     * The same, where a page that cannot be made does not keep others from being made.
      *
      * @template K of array-key
      *
      * @param  array<K, Page>  $pages
-     * @return array{array<K, string>, array<K, string>} whole HTML documents; and why those that are missing could not be made
+     * @return array{array<K, string>, array<K, string>} complete HTML documents; and why the missing ones could not be made
      */
     public function attempt(array $pages): array
     {
@@ -56,9 +56,9 @@ final class PageRenderer
     }
 
     /**
-     * A page that is made when it is asked for.
+     * A page that is made on request.
      *
-     * @param  array<string, string>  $headers  beside what it is, and how long it may be kept
+     * @param  array<string, string>  $headers  besides what it is, and how long it may be cached
      */
     public function respond(Page $page, string $cache = 'public, max-age=300', array $headers = [], int $status = 200): Response
     {
@@ -67,7 +67,9 @@ final class PageRenderer
         );
     }
 
-    /** @return string fingerprint of the components, of the shell around them and of what they load: other ones make other pages */
+    /**
+     * @return string fingerprint of the components, of the shell around them, and of what they load: different ones make different pages
+     */
     public function program(): string
     {
         return $this->program ??= hash(
@@ -87,7 +89,8 @@ final class PageRenderer
      * @template K of array-key
      *
      * @param  array<K, Page>  $pages
-     * @return array<K, string|array{error: string}> what stands in the body of each, or why there is nothing, in the order in which they were made
+     * @return array<K, string|array{error: string}> what the body of each contains, or why there is nothing, in the order in which they
+     *   were made
      */
     private function run(array $pages): array
     {
@@ -124,7 +127,10 @@ final class PageRenderer
             : throw new RuntimeException('The renderer gave back another number of pages than it was asked for.');
     }
 
-    /** @return string the styles, to stand in the page itself: a slow line then has one thing to fetch before there is something to read */
+    /**
+     * @return string the styles, to include in the page itself: on a slow connection, there is then only one thing to load before there is
+     *   something to read
+     */
     private static function styles(): string
     {
         $manifest = json_decode((string) @file_get_contents(public_path('build/manifest.json')), true);
@@ -133,7 +139,7 @@ final class PageRenderer
         return is_string($file) ? (string) file_get_contents(public_path("build/{$file}")) : '';
     }
 
-    /** @return list<string> addresses of the letters that every page is set in */
+    /** @return list<string> addresses of the fonts that every page uses */
     private static function fonts(): array
     {
         return array_map(Vite::asset(...), [

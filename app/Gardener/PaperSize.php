@@ -6,7 +6,7 @@ namespace App\Gardener;
 
 use Anthesis\Messages\UnitSystem;
 
-/** Paper a sheet is made for; the style of a page knows how large it is. */
+/** Paper a sheet is made for; the page's styles know how large it is. */
 enum PaperSize: string
 {
     case A4 = 'a4';
@@ -17,7 +17,7 @@ enum PaperSize: string
 
     case Tabloid = 'tabloid';
 
-    /** @return list<self> those a sheet can be had on, the one its reader is likely to have first: who reads in °F prints on Letter */
+    /** @return list<self> those a sheet is available on, the one its reader most likely has first: people who read in °F print on Letter */
     public static function ofSheet(string $sheet, Reading $reading): array
     {
         $sizes = $sheet === 'wall' ? [self::A3, self::Tabloid] : [self::A4, self::Letter];

@@ -16,9 +16,9 @@ use RuntimeException;
 /**
  * Prints a page to PDF on the server.
  *
- * With headless Chromium, where it is there: it prints the very pages that are read, with their charts, and tags headings, tables
- * and language for those who have a document read out to them. Elsewhere with dompdf, which needs nothing installed but draws no
- * hatches and tags nothing. Either is handed a file and its styles and fetches nothing.
+ * With headless Chromium, if it is installed: it prints the same pages that people read, with their charts, and tags headings, tables, and
+ * language for screen readers. Otherwise with dompdf, which needs nothing installed, but draws no hatches and tags nothing. Either one gets
+ * a file with its styles and loads nothing.
  */
 final class PdfPress
 {
@@ -38,7 +38,7 @@ final class PdfPress
         return (string) config('anthesis.paper');
     }
 
-    /** Whether headings, tables and language are marked in what comes out. */
+    /** Whether headings, tables, and language are tagged in the result. */
     public static function tags(): bool
     {
         return (string) config('anthesis.chromium') !== '';
@@ -52,7 +52,7 @@ final class PdfPress
             File::put("{$folder}/sheet.html", $html);
             $result = self::run($program, $folder, self::isRoot());
             if (! is_file("{$folder}/sheet.pdf") && ! self::isRoot() && str_contains($result->errorOutput(), 'sandbox')) {
-                // Some machines let no program make a sandbox. It prints our own page, which loads nothing and runs nothing.
+                // Some machines do not let programs make a sandbox. It prints our own page, which loads nothing and runs nothing.
                 Log::notice('sheets are printed without a sandbox: this machine allows none');
                 $result = self::run($program, $folder, true);
             }
@@ -112,7 +112,7 @@ final class PdfPress
             },
             $size === PaperSize::A3 || $size === PaperSize::Tabloid ? 'landscape' : 'portrait',
         );
-        // Charts are left out: its drawing knows no hatches, and the dates beside them say the same.
+        // Charts are left out: it cannot draw hatches, and the dates beside them say the same.
         $text = preg_replace(
             ['#<(?:link|meta http-equiv)[^>]*>#', '#<style>.*?</style>#s', '#<svg(?![^>]*class="code")[^>]*>.*?</svg>#s'],
             ['', '', ''],
@@ -131,10 +131,10 @@ final class PdfPress
         return (string) $press->output();
     }
 
-    /** @return string the page with its fonts where they lie on this machine */
+    /** @return string the page with its fonts from this machine */
     private static function aloneStanding(string $html): string
     {
-        // Its styles are others then than the ones its own policy names; it fetches nothing anyway.
+        // Its styles then differ from the ones its own policy names; it loads nothing anyway.
         return (string) preg_replace(
             ['#<meta http-equiv="Content-Security-Policy"[^>]*>#', '#url\((/build/[^)]+)\)#'],
             ['', 'url(file://'.public_path().'$1)'],

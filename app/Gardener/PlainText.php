@@ -6,10 +6,10 @@ namespace App\Gardener;
 
 use Illuminate\Support\Str;
 
-/** Words as they are compared: small letters without accents, and a slip or two forgiven. */
+/** Words as they are compared: lower case without accents, forgiving a typo or two. */
 final class PlainText
 {
-    /** Shorter words have room for one slip, longer ones for two; the shortest for none. */
+    /** Shorter words may have one typo, longer ones two; the shortest none. */
     private const ONE_SLIP = 4;
 
     private const TWO_SLIPS = 5;
@@ -19,7 +19,7 @@ final class PlainText
         return (string) preg_replace('/[\s\-]+/', ' ', mb_strtolower(Str::ascii(trim($text))));
     }
 
-    /** Whether two words, each plain, differ by no more than a slip of the pen. */
+    /** Whether two words, both plain, differ by no more than typos. */
     public static function isNear(string $one, string $other): bool
     {
         $slips = match (true) {

@@ -9,8 +9,8 @@ use Illuminate\Http\Response;
 use Illuminate\Support\Facades\File;
 
 /**
- * Gives out a page as PDF. It is made once and kept until the page or the program is another, and as long as there is room: the one
- * asked for longest ago goes first. So many are made at a time, for one reader one, and whoever finds the press busy is told to come
+ * Serves a page as PDF. It is made once and kept until the page or the program changes, as long as there is room: the one unused the
+ * longest is deleted first. There is a limit to how many are made at a time, and one per reader; a reader who finds it busy is asked to try
  * again.
  */
 final readonly class PressRoom
@@ -24,7 +24,7 @@ final readonly class PressRoom
     {
     }
 
-    /** @param  string  $cache  how long it may be kept elsewhere */
+    /** @param  string  $cache  how long it may be cached elsewhere */
     public function respond(Page $page, PaperSize $size, string $name, string $cache = 'public, max-age=300'): Response
     {
         $kept =
@@ -48,7 +48,7 @@ final readonly class PressRoom
                 $own->release();
             }
         } else {
-            // When it was last asked for.
+            // Marks it as used now.
             @touch($kept);
         }
 
@@ -59,7 +59,7 @@ final readonly class PressRoom
         ]);
     }
 
-    /** Deletes what was asked for longest ago, until all that is kept has its room. */
+    /** Deletes what was unused the longest, until the rest fits. */
     private function makeRoom(string $newest): void
     {
         clearstatcache();

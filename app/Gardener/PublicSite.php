@@ -22,7 +22,7 @@ use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Storage;
 
 /**
- * The public pages as files the web server finds by itself, each beside its gzipped self:
+ * The public pages as files that the web server finds on its own, each with its gzipped copy beside it:
  *
  *     index.html, index.{reading}.html          the page on which a zone is found, in each reading
  *     sitemap.xml
@@ -34,19 +34,19 @@ use Illuminate\Support\Facades\Storage;
  *     made when they are asked for
  *     {zone}/{number}/manifest.json             the fingerprint of each file, sealed
  *
- * An address's page is its folder's index.html; calendar.ics, .csv and .json stand beside the calendar's.
+ * An address's page is its folder's index.html; calendar.ics, .csv, and .json are beside the calendar's.
  */
 final class PublicSite
 {
-    /** Pages rendered at a time: often enough to tell how far it is. */
+    /** Pages rendered at a time: few enough to report progress often. */
     private const CHUNK = 150;
 
-    /** Stands in a page for the address it lies under, until it is kept under each that it has. */
+    /** Placeholder in a page for its address, until it is kept under each address it has. */
     private const BASE = '/~base~';
 
     public const DOWNLOADS = [...self::TOLD, 'json'];
 
-    /** Files with words in them, one a reading. */
+    /** Files with words in them, one per reading. */
     public const TOLD = ['ics', 'csv'];
 
     public function __construct(private readonly EditionPages $pages, private readonly PageRenderer $renderer)
@@ -54,7 +54,7 @@ final class PublicSite
     }
 
     /**
-     * Makes all files of an edition, in place of those that are there.
+     * Makes all files of an edition, replacing those that are there.
      *
      * @param  Closure(int, int): void|null  $progress  pages made, pages in all
      * @return array<string, string> pages that could not be made, and why; they are left out, and the manifest names them
@@ -90,7 +90,7 @@ final class PublicSite
             $progress?->__invoke($done, count($pages));
         }
         foreach ($readings as $reading) {
-            // A withdrawn edition's own text cannot say that it is, so it is no file: the application answers.
+            // A withdrawn edition's own text cannot say that it is withdrawn, so it is not a file: the application answers.
             foreach ($reading->name() === '' && $document->notice === null ? self::DOWNLOADS : self::TOLD as $format) {
                 foreach (self::sets($reading, $edition) as $set => $number) {
                     $file = self::file($set, "{$reading->name()}/calendar.{$format}");
@@ -119,13 +119,13 @@ final class PublicSite
         return $failed;
     }
 
-    /** @return array<string, string> pages of an edition that could not be made by the present program, and why */
+    /** @return array<string, string> pages of an edition that the current program could not make, and why */
     public function failedPages(Edition $edition): array
     {
         return self::manifest($edition)['failed'] ?? [];
     }
 
-    /** @param  string  $base  the address the calendar lies under, without the reading */
+    /** @param  string  $base  the address of the calendar, without the reading */
     public static function download(
         EditionDocument $document,
         string $format,
@@ -137,7 +137,7 @@ final class PublicSite
 
         return match ($format) {
             'ics' => EditionICalendar::write($document, $words, url($reading->prefix().$base), $choice),
-            // Of a withdrawn edition nothing is left to act on: a heading without rows.
+            // A withdrawn edition has nothing left to act on: headings without rows.
             'csv' => EditionCsv::write(
                 $document->content['zone']['slug'],
                 $document->notice !== null
@@ -158,13 +158,13 @@ final class PublicSite
         return ['now' => null] + ($reading->name() === '' ? ['lasting' => $edition->number] : []);
     }
 
-    /** Where a file of a set of pages lies. */
+    /** The path of a file in a set of pages. */
     private static function file(string $set, string $file): string
     {
         return (string) preg_replace('#/+#', '/', "{$set}/{$file}");
     }
 
-    /** Whether an edition's files are there, made by the present program. */
+    /** Whether an edition's files are there, made by the current program. */
     public function isBuilt(Edition $edition): bool
     {
         $manifest = self::manifest($edition);
@@ -172,7 +172,7 @@ final class PublicSite
         return $manifest !== null && $manifest['program'] === $this->renderer->program();
     }
 
-    /** @return list<string> files of an edition that are not what was made, or missing; the manifest where it is not ours */
+    /** @return list<string> files of an edition that are missing or differ from what was made; the manifest, if it is not ours */
     public function changedFiles(Edition $edition): array
     {
         $manifest = self::manifest($edition);
@@ -194,19 +194,19 @@ final class PublicSite
         );
     }
 
-    /** Takes the files of an edition away, so that nothing doubtful is served. */
+    /** Removes the files of an edition, so nothing doubtful is served. */
     public function takeAway(Edition $edition): void
     {
         File::deleteDirectory(self::folder($edition->zone->slug, $edition->number));
     }
 
-    /** Has a zone's address lead to its edition in force, and the page of zones list it. */
+    /** Makes a zone's address lead to its current edition, and lists it on the page of zones. */
     public function turnTo(Zone $zone): void
     {
         $edition = $zone->currentEdition;
         if ($edition !== null) {
             self::link(self::root()."/{$zone->slug}/current", (string) $edition->number);
-            // Superseded editions keep their lasting addresses alone.
+            // Earlier editions only keep their permanent addresses.
             foreach (File::directories(self::root()."/{$zone->slug}") as $folder) {
                 if (ctype_digit(basename($folder)) && (int) basename($folder) < $edition->number) {
                     File::deleteDirectory("{$folder}/now");
@@ -271,7 +271,7 @@ final class PublicSite
 
     /**
      * @param  Collection<int, Zone>  $zones
-     * @return list<string> addresses of the offices' own, where there are several
+     * @return list<string> addresses of the offices' front pages, if there are several
      */
     private static function frontPages(Collection $zones): array
     {
@@ -280,7 +280,7 @@ final class PublicSite
         return count($slugs) < 2 ? [] : array_map(static fn (string $slug): string => "/offices/{$slug}", $slugs);
     }
 
-    /** @return Collection<int, Zone> those gardeners can read, in the order they are listed */
+    /** @return Collection<int, Zone> those that gardeners can read, in the order in which they are listed */
     public static function zones(): Collection
     {
         return OfficeInUse::everywhere(
@@ -293,7 +293,7 @@ final class PublicSite
         );
     }
 
-    /** Has every zone's "this week" lead to the week of today: to what is said of this season on this day, or to the edition's own. */
+    /** Makes every zone's "this week" lead to today's week: to the page about this season on this day, or to the edition's own. */
     public function turnWeek(): void
     {
         foreach (self::zones() as $zone) {
@@ -309,7 +309,7 @@ final class PublicSite
 
     /**
      * @param  string  $address  of a page or file, without the reading: "zones/lakeshore/crops/radish"
-     * @return string|null what the web server would send; null where it is not there
+     * @return string|null what the web server would send; null if it is not there
      */
     public static function read(string $address, Reading $reading = new Reading()): ?string
     {
@@ -345,7 +345,7 @@ final class PublicSite
         return self::root()."/{$zone}/{$number}";
     }
 
-    /** Has "this week" of an edition's folder lead to its own page of the week of today, in every reading there is of it. */
+    /** Makes "this week" in an edition's folder lead to its own page for today's week, in every reading. */
     public static function weekLink(string $folder, Day $today): void
     {
         foreach (array_keys(self::weekLinks($folder)) as $link) {
@@ -366,7 +366,7 @@ final class PublicSite
         return $links;
     }
 
-    /** A link that is there before and after, whoever reads meanwhile. */
+    /** A link that exists before and after, even if somebody reads in between. */
     public static function link(string $link, string $target): void
     {
         if (@readlink($link) === $target) {

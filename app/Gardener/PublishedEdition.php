@@ -8,7 +8,7 @@ use App\Editions\Edition;
 use App\Zones\Zone;
 use Illuminate\Http\Request;
 
-/** Finds the edition a gardener's address means. */
+/** Finds the edition that a public address refers to. */
 final class PublishedEdition
 {
     /** @param  int|null  $number null: the current one */
@@ -23,7 +23,7 @@ final class PublishedEdition
             abort(404, $number === null ? "{$zone->name} has no published calendar yet." : "{$zone->name} has no edition {$number}.");
     }
 
-    /** @return int|null the number in a request's address; null: the current one is meant */
+    /** @return int|null the number in a request's address; null: the current one */
     public static function number(Request $request): ?int
     {
         $number = $request->route('number');
@@ -31,7 +31,7 @@ final class PublishedEdition
         return is_numeric($number) ? (int) $number : null;
     }
 
-    /** @return string the address under which an edition's pages lie, without the reading */
+    /** @return string the address of an edition's pages, without the reading */
     public static function base(Zone $zone, ?int $number): string
     {
         return "/zones/{$zone->slug}".($number === null ? '' : "/editions/{$number}");

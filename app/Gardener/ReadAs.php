@@ -8,7 +8,7 @@ use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Has a request know the reading its address begins with. */
+/** Tells a request the reading its address begins with. */
 final class ReadAs
 {
     public function handle(Request $request, Closure $next, string $name = ''): Response

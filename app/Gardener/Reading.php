@@ -11,19 +11,19 @@ use Anthesis\Words\Phrase;
 use Illuminate\Http\Request;
 
 /**
- * How a page is read: a language and units. Public addresses begin with it, so that a page can be kept, linked to and printed as
- * it is read: "/es" for Spanish, "/en-f" for English with °F and inches, nothing for English with °C.
+ * How a page is read: a language and units. Public addresses begin with it, so a page can be kept, linked, and printed the way it is read:
+ * "/es" for Spanish, "/en-f" for English with °F and inches, nothing for English with °C.
  */
 final readonly class Reading
 {
-    /** What ends the name of a reading in °F. */
+    /** The end of the name of a reading in °F. */
     private const IN_FAHRENHEIT = '-f';
 
     public function __construct(public string $language = Words::SOURCE, public UnitSystem $units = UnitSystem::Metric)
     {
     }
 
-    /** @return list<self> those there are files in lang/ for; the one that needs no name first */
+    /** @return list<self> those there are files in lang/ for, the one without a name first */
     public static function all(): array
     {
         $languages = [Words::SOURCE, ...array_diff(Words::languages(), [Words::SOURCE])];
@@ -41,7 +41,7 @@ final readonly class Reading
 
     /**
      * @param  list<string>|null  $languages  null: all
-     * @return list<self> those in some languages
+     * @return list<self> those in certain languages
      */
     public static function in(?array $languages): array
     {
@@ -50,7 +50,7 @@ final readonly class Reading
         );
     }
 
-    /** @return list<self> the same, and made-up ones to look at pages in, where this is a demonstration */
+    /** @return list<self> the same, plus made-up ones for checking pages, if this is a demonstration */
     public static function served(): array
     {
         return [
@@ -67,7 +67,7 @@ final readonly class Reading
         return $reading instanceof self ? $reading : new self();
     }
 
-    /** @return string "es-f"; "" for the one that needs no name */
+    /** @return string "es-f"; "" for the one without a name */
     public function name(): string
     {
         return $this->units === UnitSystem::Us
@@ -88,7 +88,7 @@ final readonly class Reading
         return null;
     }
 
-    /** @return string what addresses begin with: "/es-f", or "" */
+    /** @return string the beginning of addresses: "/es-f", or "" */
     public function prefix(): string
     {
         return $this->name() === '' ? '' : "/{$this->name()}";

@@ -6,7 +6,7 @@ namespace App\Gardener;
 
 use App\Advisories\AdvisoriesChanged;
 
-/** Has "this week" of a zone say what gardeners are told there now. */
+/** Makes "this week" of a zone show its current advisories. */
 final class RenderAdvisories
 {
     public function handle(AdvisoriesChanged $event): void

@@ -14,7 +14,7 @@ use Illuminate\Foundation\Queue\Queueable;
 use RuntimeException;
 use Throwable;
 
-/** Makes the pages of an edition, and puts a new one in force when they are there. Safe to run again after a worker was killed. */
+/** Makes the pages of an edition, and makes a new one current once they are there. Safe to run again after a worker was killed. */
 final class RenderEditionJob implements ShouldQueue
 {
     use Queueable;
@@ -64,7 +64,7 @@ final class RenderEditionJob implements ShouldQueue
             $publication?->update(['done' => $done, 'total' => $total]);
         });
         if ($edition->in_force_at === null && $failed !== []) {
-            // Nothing is published by halves. Of an edition that is in force the other pages stay, and anthesis:verify tells of these.
+            // Nothing is published half finished. In a current edition the other pages stay, and anthesis:verify reports these.
             throw new RuntimeException(
                 count($failed).
                     ' pages of the edition cannot be made, '.

@@ -6,7 +6,7 @@ namespace App\Gardener;
 
 use App\Editions\EditionFrozen;
 
-/** Has the pages of an edition made that was frozen. */
+/** Has the pages made of an edition that was frozen. */
 final class RenderFrozenEdition
 {
     public function handle(EditionFrozen $event): void

@@ -10,7 +10,7 @@ use App\Zones\Zone;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 
-/** Reckons a zone's season again, as Today shows it, and has "this week" say it. Safe to run again, and twice at once. */
+/** Figures a zone's season again, as Today shows it, and updates "this week". Safe to run again, and twice at once. */
 final class RenderSeasonJob implements ShouldQueue
 {
     use Queueable;

@@ -8,7 +8,7 @@ use App\Languages\TranslationsChanged;
 use App\Office\WaterRulesChanged;
 use App\Zones\Zone;
 
-/** Has "this week" of every zone of the office say what was translated again, or what rules of watering hold. */
+/** Updates "this week" of every zone of the office after a new translation or new watering rules. */
 final class RenderSeasons
 {
     public function handle(TranslationsChanged|WaterRulesChanged $event): void

@@ -6,7 +6,7 @@ namespace App\Gardener;
 
 use App\Editions\EditionWithdrawn;
 
-/** Has the pages of a withdrawn edition say so, and those of the one read instead made again. */
+/** Makes the pages of a withdrawn edition say so, and makes those of the one read instead again. */
 final class RenderWithdrawal
 {
     public function handle(EditionWithdrawn $event): void

@@ -7,7 +7,7 @@ namespace App\Gardener;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
-/** Finds crops by any of their names, zones by theirs, and pages by what they are about. */
+/** Finds crops by any of their names, zones by theirs, and pages by topic. */
 class SearchController
 {
     public function __invoke(Request $request, SearchPage $search, PageRenderer $renderer): Response

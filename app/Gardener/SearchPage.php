@@ -8,15 +8,15 @@ use App\Crops\CropNames;
 use App\Zones\Zone;
 
 /**
- * What a reader may look for: crops by name, by what else they are called and by their Latin name, in every language there is; zones and
- * places; pages. What is called so is found first, otherwise what begins so or has a word that does, otherwise what is a slip away.
+ * What readers can search for: crops by name, by other names, and by Latin name, in every language; zones and towns; pages. Exact names
+ * come first, then names that start with it or have a word that does, then those a typo away.
  */
 final class SearchPage
 {
-    /** No more of a kind than is read. */
+    /** No more of a kind than people read. */
     private const MOST = 20;
 
-    /** The last way of looking: a slip of the pen away. */
+    /** The last kind of match: a typo away. */
     private const NEAR = 2;
 
     public function page(string $asked, Reading $reading): Page
@@ -37,7 +37,7 @@ final class SearchPage
         }
         [$crop, $found] = self::best($names, $asked);
         [$page, $pages] = self::pages($asked, $reading);
-        // What is only a slip away is no answer where something is called so.
+        // What is only a typo away is no answer if something matches exactly.
         $places = $asked === '' ? [] : HomePage::matching($zones, $asked)->all();
         $near = $places !== [] && ! HomePage::isCalled($places, $asked);
         $isExact = $crop < self::NEAR || $page < self::NEAR || ($places !== [] && ! $near);
@@ -64,7 +64,7 @@ final class SearchPage
         );
     }
 
-    /** @return array{int, list<array{path: string, title: string}>} how well they fit, and they */
+    /** @return array{int, list<array{path: string, title: string}>} how well they match, and the pages */
     private static function pages(string $asked, Reading $reading): array
     {
         $words = $reading->words();
@@ -88,8 +88,8 @@ final class SearchPage
     }
 
     /**
-     * @param  array<string, list<string>>  $names  plain, by what they are of
-     * @return array{int, array<string, list<string>>} the first way of looking that finds something, NEAR the last; and what it finds
+     * @param  array<string, list<string>>  $names  plain, by what they name
+     * @return array{int, array<string, list<string>>} the first kind of match that finds something, NEAR being the last; and what it finds
      */
     private static function best(array $names, string $asked): array
     {

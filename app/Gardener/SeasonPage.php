@@ -18,8 +18,8 @@ use App\Zones\Zone;
 use Illuminate\Support\Facades\File;
 
 /**
- * "This week" of the edition in force, with what this season is like and what gardeners are told of it: a file made again when the day, the
- * weather or an advisory does, beside the edition's own pages, which stay as they are.
+ * "This week" of the current edition, with what this season is like and its advisories: a file made again when the day, the weather, or an
+ * advisory changes, beside the edition's own pages, which stay as they are.
  *
  *     {zone}/{number}/season/{day}-{key}/{reading}/index.html      in every reading, and what they are sealed with, seal.json
  *     {zone}/{number}/now/{reading}/this-week                      link to it; to weeks/{n} until it is there
@@ -30,7 +30,7 @@ final class SeasonPage
 {
     private const KEY_LENGTH = 12;
 
-    /** Threshold of the freezes that are told: light ones. */
+    /** Threshold of the freezes that are mentioned: light ones. */
     private const LIGHT = 0;
 
     public function __construct(
@@ -41,7 +41,7 @@ final class SeasonPage
     ) {
     }
 
-    /** Whether the page is not what it would be if it were made now. */
+    /** Whether the page differs from what it would be if it were made now. */
     public function isBehind(Zone $zone): bool
     {
         $edition = $zone->currentEdition;
@@ -51,7 +51,7 @@ final class SeasonPage
             ! is_dir($this->folder($zone, $edition, $zone->today()));
     }
 
-    /** Makes the page, if it is behind, and has "this week" lead to it. */
+    /** Makes the page, if it is out of date, and makes "this week" lead to it. */
     public function turn(Zone $zone): void
     {
         $edition = $zone->currentEdition;
@@ -94,7 +94,7 @@ final class SeasonPage
         }
     }
 
-    /** Whether a page that is there is not what was made. */
+    /** Whether a page that is there differs from what was made. */
     public static function isChanged(Edition $edition): bool
     {
         foreach (glob(PublicSite::folder($edition->zone->slug, $edition->number).'/season/*', GLOB_ONLYDIR) ?: [] as $folder) {
@@ -117,7 +117,7 @@ final class SeasonPage
         return false;
     }
 
-    /** Takes a zone's page away: "this week" leads to the edition's own. */
+    /** Removes a zone's page: "this week" leads to the edition's own. */
     public static function takeAway(Edition $edition): void
     {
         $folder = PublicSite::folder($edition->zone->slug, $edition->number);

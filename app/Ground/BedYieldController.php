@@ -12,7 +12,7 @@ use Illuminate\Http\Request;
 
 class BedYieldController
 {
-    /** What each crop and variety gives for its ground and time, with one's own prices. */
+    /** What each crop and variety yields for its space and time, with the person's own prices. */
     public function index(Request $request, Zone $zone, ZoneGround $ground): JsonResponse
     {
         $here = $ground->growing($zone) ?? abort(404, GrowingHere::NO_RECORD);

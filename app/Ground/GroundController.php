@@ -21,7 +21,7 @@ use Illuminate\Validation\ValidationException;
 
 class GroundController
 {
-    /** Fits that are told. */
+    /** The most fits that are listed. */
     private const FITS = 200;
 
     private const MOST_WISHES = 120;
@@ -53,7 +53,7 @@ class GroundController
         return $this->show($request, $zone);
     }
 
-    /** What fits a bed from one day to another, the best first. */
+    /** What fits in a bed from one day to another, best first. */
     public function fits(Request $request, Zone $zone, Bed $bed): JsonResponse
     {
         abort_unless($bed->zone_id === $zone->id, 404, 'There is no such bed in this zone.');
@@ -95,7 +95,7 @@ class GroundController
         ]);
     }
 
-    /** What goes between the rows of something on a bed, the best first, and what does not, and why. */
+    /** What fits between the rows of something in a bed, best first, and what does not, and why. */
     public function between(Request $request, Zone $zone, Bed $bed): JsonResponse
     {
         abort_unless($bed->zone_id === $zone->id, 404, 'There is no such bed in this zone.');
@@ -134,7 +134,7 @@ class GroundController
         ]);
     }
 
-    /** Changes what is planned; tells what would undo it, and the beds that are otherwise now. */
+    /** Changes what is planned; returns what would undo it, and the beds that have changed. */
     public function updatePlantings(Request $request, Zone $zone, SavePlantings $save): JsonResponse
     {
         [$from, $to] = $this->span($request, $zone);
@@ -194,7 +194,7 @@ class GroundController
         ]);
     }
 
-    /** A season's plan, proposed and not kept. */
+    /** A season's plan, proposed and not saved. */
     public function propose(Request $request, Zone $zone, SeasonPlan $plan): JsonResponse
     {
         [$from, $to] = $this->span($request, $zone);
@@ -253,7 +253,7 @@ class GroundController
         return response()->json(['data' => $tasks->of($zone, $zone->today(), $from, $to)]);
     }
 
-    /** Seedlings to raise beside a sowing that is planned, in case it fails; null where that helps nobody. */
+    /** Seedlings to raise beside a planned sowing, in case it fails; null if they would not help. */
     public function spares(Zone $zone, Planting $planting, PlantingSpares $spares): JsonResponse
     {
         abort_unless($planting->zone_id === $zone->id && $planting->removed_at === null, 404, 'There is no such planting in this zone.');
@@ -262,7 +262,7 @@ class GroundController
         return response()->json(['data' => $here === null ? null : $spares->told($zone, $here, $planting)]);
     }
 
-    /** @return array<string, list<string>> of a list of plantings, each with the version it is meant at */
+    /** @return array<string, list<string>> for a list of plantings, each with the version it refers to */
     private static function namedRules(string $of): array
     {
         return [
@@ -376,7 +376,7 @@ class GroundController
                 : []);
     }
 
-    /** @return string|null the key, of something on the bed that stands there on its own */
+    /** @return string|null the key of something in the bed that has its own space */
     private function betweenRows(Bed $bed, ?string $key, int $own, string $at): ?string
     {
         [$what, $which] = explode(' ', "{$key} ", 2) + ['', ''];

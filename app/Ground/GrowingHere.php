@@ -17,12 +17,13 @@ final class GrowingHere
 {
     public const NO_RECORD = 'The zone has no record yet. Upload a station file first.';
 
-    /** @var array<string, Candidate> those that were asked for */
+    /** @var array<string, Candidate> those used so far */
     private array $known = [];
 
     /**
-     * @param  array<string, array{CropParameters, string|null, Route}>  $ways  by crop, variety and route, in the order of the book
-     * @param  array<string, string>  $days  JSON of the GroundDays of each: most are never looked at
+     * @param  array<string, array{CropParameters, string|null, Route}>  $ways  by crop, variety, and way of growing, in the order of the
+     *   book
+     * @param  array<string, string>  $days  JSON of the GroundDays of each, because most are never looked at
      */
     private function __construct(private readonly array $ways, private readonly array $days)
     {
@@ -40,13 +41,13 @@ final class GrowingHere
         return new self($ways, Results::of($place, new GrowingQuestion($standard))['days']);
     }
 
-    /** A crop as it stands in a bed: of the variety the book has by that name, otherwise as the crop itself. */
+    /** A crop as it grows in a bed: the book's variety of that name, otherwise the crop itself. */
     public function candidate(string $crop, ?string $variety, Route $route): ?Candidate
     {
         return $this->known(GrowingQuestion::key($crop, $variety, $route)) ?? $this->known(GrowingQuestion::key($crop, null, $route));
     }
 
-    /** @return list<Candidate> all the ways a crop, or one of its varieties, may be grown */
+    /** @return list<Candidate> all the ways to grow a crop, or one of its varieties */
     public function waysOf(string $crop, ?string $variety): array
     {
         return array_values(

@@ -14,7 +14,7 @@ use Anthesis\Window\School\FromReplay;
 use App\Results\Question;
 use App\Results\ResultKind;
 
-/** When each crop and variety of a book may go into the ground of a place, and how long it stays there, day by day. */
+/** When each crop and variety of a book may go into the ground at a place, and how long it stays there, day by day. */
 final readonly class GrowingQuestion implements Question
 {
     public function __construct(private ProofStandard $standard)
@@ -36,7 +36,7 @@ final readonly class GrowingQuestion implements Question
         return $place->withoutSeason()->at($place->site());
     }
 
-    /** @return array{days: array<string, string>} JSON of the GroundDays of each, by key: most are never looked at */
+    /** @return array{days: array<string, string>} JSON of the GroundDays of each, by key, because most are never looked at */
     public function answer(Place $place): array
     {
         $school = FromReplay::ofPlace($place);

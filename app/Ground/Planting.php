@@ -16,7 +16,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
 /**
- * What is planned for a bed. One that was removed stays, so that it can be put back.
+ * What is planned for a bed. One that was deleted stays in the table, so it can be restored.
  *
  * @property int $id
  * @property string $idempotency_key a key of the sender's
@@ -25,11 +25,11 @@ use Illuminate\Support\Carbon;
  * @property int $crop_id
  * @property string|null $variety
  * @property string $route
- * @property Carbon $day of sowing or transplanting
- * @property float $metres of the bed
- * @property string|null $between key of the stay between whose rows it stands; null: on its own
- * @property bool $pinned it stays when a season is planned again
- * @property bool $spares seedlings are raised beside it, in case the sowing fails
+ * @property Carbon $day day of sowing or transplanting
+ * @property float $metres length of the bed
+ * @property string|null $between key of the stay whose rows it grows between; null: it has its own space
+ * @property bool $pinned whether it is locked when a season is planned again
+ * @property bool $spares whether seedlings are raised beside it, in case the sowing fails
  * @property Carbon|null $removed_at
  * @property-read Crop $crop
  * @property-read Bed $bed

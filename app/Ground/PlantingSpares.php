@@ -18,20 +18,20 @@ use App\Windows\SparesQuestion;
 use App\Zones\Zone;
 
 /**
- * The seedlings raised beside a sowing of a bed, in case it fails.
+ * The seedlings raised beside a sowing in a bed, in case it fails.
  *
  * @phpstan-type Raised array{years: int, failed: int, start: Day, ready: Day, until: Day|null}
  */
 final readonly class PlantingSpares
 {
-    /** Started so many days before their day they are the ones that were meant. */
+    /** If they are started within this many days of their date, they are the planned ones. */
     private const MEANT_DAYS = 21;
 
     public function __construct(private PlaceOf $places)
     {
     }
 
-    /** @return Raised|null null where it seldom fails, is not set out either, or nothing is on record */
+    /** @return Raised|null null if it seldom fails, is not grown as a transplant, or nothing is on record */
     public function of(Zone $zone, Bed $bed, Crop $crop, Route $route, Day $on): ?array
     {
         $place = $route === Route::Direct ? $this->places->zone($zone) : null;
@@ -65,7 +65,7 @@ final readonly class PlantingSpares
         return (int) ceil(SeedNeed::ofSpares($crop, $metres, $rows)->plants - Tolerance::SUMS);
     }
 
-    /** @return list<array{string, Day}> crop and day of what was started under cover and waits there */
+    /** @return list<array{string, Day}> crop and day of what was started indoors and is waiting there */
     public function waiting(Zone $zone, Day $today): array
     {
         return array_values(

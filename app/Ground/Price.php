@@ -10,12 +10,12 @@ use App\Operations\OfOffice;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * What a person gets for a kilogram of a crop, or for a stem of a flower; nobody else is told.
+ * What a person gets for a kilogram of a crop, or for a stem of a flower; nobody else sees it.
  *
  * @property int $id
  * @property int $user_id
  * @property int $crop_id
- * @property float $price in whatever money they count in
+ * @property float $price in whatever currency they use
  */
 #[OfficeThrough('crop_id', Crop::class)]
 class Price extends Model

@@ -12,7 +12,7 @@ use App\Sites\Site;
 use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
 
-/** Makes a bed, or says what it measures and how it lies. */
+/** Adds a bed, or changes its size and site. */
 final class SaveBed
 {
     public function create(Zone $zone, ?User $user, string $garden, string $name, Site $site, ?float $length, ?float $width): Bed
@@ -34,7 +34,7 @@ final class SaveBed
         });
     }
 
-    /** @throws StaleEdit when the bed was edited since that version */
+    /** @throws StaleEdit if the bed was edited since that version */
     public function update(
         Bed $bed,
         int $version,

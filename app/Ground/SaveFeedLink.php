@@ -9,7 +9,7 @@ use App\People\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
-/** Makes a person a new secret address for their feeds of tasks; the one before leads nowhere from then on. */
+/** Makes a new secret address for a person's task feeds; the old one stops working. */
 final class SaveFeedLink
 {
     public function execute(User $user): string

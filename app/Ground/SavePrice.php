@@ -7,10 +7,10 @@ namespace App\Ground;
 use App\Crops\Crop;
 use App\People\User;
 
-/** Keeps a person's own price of a crop, or forgets it. */
+/** Saves a person's own price of a crop, or deletes it. */
 final class SavePrice
 {
-    /** @param  float|null  $price  null: forgotten */
+    /** @param  float|null  $price  null: deleted */
     public function execute(User $user, Crop $crop, ?float $price): void
     {
         $own = ['user_id' => $user->id, 'crop_id' => $crop->id];

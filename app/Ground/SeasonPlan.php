@@ -12,7 +12,7 @@ use Anthesis\Ground\Wish;
 use Anthesis\Record\Day;
 use App\Zones\Zone;
 
-/** A season's plan as it is proposed, and not kept: what is pinned, stands or stood stays, what else was planned is planned again. */
+/** A season's plan as it is proposed, and not saved: what is locked, growing, or finished stays, and everything else is planned again. */
 final readonly class SeasonPlan
 {
     public function __construct(private ZoneGround $ground)

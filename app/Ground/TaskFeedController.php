@@ -16,10 +16,10 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
-/** What is to be done for the beds of a zone, as a calendar that a phone subscribes to by a secret address. */
+/** The tasks in a zone's beds, as a calendar that a phone subscribes to at a secret address. */
 class TaskFeedController
 {
-    /** Days back and ahead that are told of. */
+    /** Days back and ahead that are included. */
     private const BACK = 14;
 
     private const AHEAD = 400;

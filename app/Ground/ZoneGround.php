@@ -26,17 +26,17 @@ use Illuminate\Support\Collection;
 use stdClass;
 
 /**
- * The beds of a zone with all that stood, stands and is planned. What the log knows takes the place of what was planned: a sowing of
- * the crop on the bed, three weeks either side of the day, is the one that was meant.
+ * The beds of a zone with everything that was, is, and will be in them. The log replaces what was planned: a sowing of the crop in the bed,
+ * within three weeks of the day, is the planned one.
  *
  * @phpstan-type Told array{key: string, kind: string, planting: int|null, version: int|null, crop: string, name: string, family: string, variety: string|null, route: string, act: string, from: string, first: string|null, to: string, metres: float, between: string|null, pinned: bool, spares: bool, feeder: string, height_cm: float|null, cautions: list<string>, need: array{rows: int, plants: int, spares: int|null, seeds: int|null, grams: float|null}|null}
  */
 final readonly class ZoneGround
 {
-    /** m where nobody measured. */
+    /** Used if nobody measured, m. */
     public const LENGTH = 10.0;
 
-    /** What stood so long ago is read for its rest. */
+    /** Years back to read for rotation. */
     private const YEARS_BACK = 5;
 
     public function __construct(private PlaceOf $places, private ZoneUnderWay $underWay)
@@ -52,7 +52,7 @@ final readonly class ZoneGround
     }
 
     /**
-     * @param  list<int>|null  $only  of these beds alone; null: of all
+     * @param  list<int>|null  $only  only these beds; null: all
      * @return array<string, mixed> as the contract's Ground
      */
     public function of(Zone $zone, Day $today, Day $from, Day $to, ?array $only = null): array
@@ -76,8 +76,8 @@ final readonly class ZoneGround
     }
 
     /**
-     * @param  list<int>|null  $only  of these beds alone; null: of all
-     * @return list<array{bed: Bed, core: CoreBed, told: list<Told>}> in the order of gardens and names
+     * @param  list<int>|null  $only  only these beds; null: all
+     * @return list<array{bed: Bed, core: CoreBed, told: list<Told>}> in order of gardens and names
      */
     public function beds(Zone $zone, ?GrowingHere $here, Day $today, Day $from, Day $to, ?array $only = null): array
     {
@@ -99,7 +99,7 @@ final readonly class ZoneGround
             ->orderBy('id')
             ->get()
             ->groupBy('bed_id');
-        // Hundreds, of which a few columns are read: as plain rows.
+        // There are hundreds, of which a few columns are read, so plain rows are used.
         $plantings = Planting::query()
             ->join('crops', 'crops.id', '=', 'plantings.crop_id')
             ->whereIn('bed_id', $beds->modelKeys())
@@ -215,7 +215,7 @@ final readonly class ZoneGround
     /**
      * @param  Collection<int, stdClass>  $plantings  rows
      * @param  Collection<int, Sowing>  $sowings
-     * @return array<int, int> the sowing that was meant, by planting
+     * @return array<int, int> by planting, the sowing that carried it out
      */
     private static function meant(Collection $plantings, Collection $sowings): array
     {
@@ -238,11 +238,11 @@ final readonly class ZoneGround
     }
 
     /**
-     * Seedlings are raised beside what was planned with them; once it is sown, until it is up.
+     * Seedlings are raised beside what was planned with them and, once that is sown, until it is up.
      *
      * @param  Collection<int, stdClass>  $plantings  rows
      * @param  Collection<int, Sowing>  $sowings
-     * @param  array<int, int>  $meant  the sowing that was meant, by planting
+     * @param  array<int, int>  $meant  by planting, the sowing that carried it out
      * @param  list<Told>  $told
      * @return list<Told>
      */
@@ -262,12 +262,12 @@ final readonly class ZoneGround
     }
 
     /**
-     * Says what stands between the rows of what: as it was planned, also when one of the two, or both, were sown meanwhile; and counts
-     * what is sown between as many rows as there are.
+     * Works out what grows between the rows of what: as it was planned, even if one of the two, or both, were sown in the meantime; and
+     * counts what is sown between for as many rows as there are.
      *
      * @param  Collection<int, stdClass>  $plantings  rows
      * @param  Collection<int, Sowing>  $sowings
-     * @param  array<int, int>  $meant  the sowing that was meant, by planting
+     * @param  array<int, int>  $meant  by planting, the sowing that carried it out
      * @param  list<Told>  $told
      * @return list<Told>
      */
@@ -280,7 +280,7 @@ final readonly class ZoneGround
             $first = (string) $planting->between;
             $first = str_starts_with($first, 'planting ') ? $now((int) substr($first, 9)) : $first;
             [$own, $at] = [$places[$now((int) $planting->id)] ?? null, $places[$first] ?? null];
-            // What was planned between something that is gone stands there alone.
+            // What was planned between something that is gone has its own space now.
             if ($own !== null && $at !== null && $told[$at]['between'] === null) {
                 $told[$own]['between'] = $told[$at]['key'];
             }
@@ -291,7 +291,7 @@ final readonly class ZoneGround
 
     /**
      * @param  Collection<int, stdClass>  $plantings  rows, with the slug of their crop
-     * @param  array<int, int>  $meant  the sowing that was meant, by planting
+     * @param  array<int, int>  $meant  by planting, the sowing that carried it out
      * @return list<Told>
      */
     private function planned(Bed $bed, Collection $plantings, array $meant, ?GrowingHere $here): array
@@ -329,7 +329,7 @@ final readonly class ZoneGround
     }
 
     /**
-     * @param  CropParameters  $grown  as it grows here; where that is not known, as the book has it
+     * @param  CropParameters  $grown  as it grows here; if that is not known, as in the book
      * @return Told
      */
     private function told(
@@ -368,14 +368,14 @@ final readonly class ZoneGround
         ];
     }
 
-    /** @return int as many as the bed is wide for */
+    /** @return int as many as fit the bed's width */
     public static function rows(CropParameters $crop, Bed $bed): int
     {
         return max(1, (int) floor((100 * ($bed->width_m ?? 0.0)) / $crop->spacing->rowCm));
     }
 
     /**
-     * Of what is planned between rows there are as many rows as fit in the spaces between those, or beside the only one.
+     * For what is planned between rows, there are as many rows as fit in the spaces between those, or beside the only one.
      *
      * @param  list<Told>  $told
      * @return list<Told>

@@ -18,7 +18,7 @@ use App\Zones\Computation;
 use App\Zones\Zone;
 
 /**
- * What is to be done for what is planned, day by day, with its reason.
+ * What has to be done for what is planned, day by day, with the reason.
  *
  * @phpstan-import-type Told from ZoneGround
  */
@@ -28,7 +28,7 @@ final readonly class ZoneTasks
     {
     }
 
-    /** @return list<array<string, mixed>> as the contract's GroundTask, in the order of their days */
+    /** @return list<array<string, mixed>> as the contract's GroundTask, in order of their days */
     public function of(Zone $zone, Day $today, Day $from, Day $to): array
     {
         $here = $this->ground->growing($zone);
@@ -77,7 +77,7 @@ final readonly class ZoneTasks
     }
 
     /**
-     * What stands already was made ready for; a cover is still to be cut.
+     * What is already growing was prepared for; a cover crop still has to be cut.
      *
      * @param  Told  $stay
      * @param  list<float>  $soil
@@ -103,7 +103,7 @@ final readonly class ZoneTasks
     /**
      * @param  Told  $stay
      * @param  list<array{string, Day}>  $waiting
-     * @return list<Task> those that are started already need not be started
+     * @return list<Task> those that were started already need not be started
      */
     private function ofSpares(Zone $zone, LoggedBed $bed, array $stay, Candidate $candidate, array $waiting): array
     {

@@ -15,7 +15,10 @@ use App\Zones\Zone;
 /** What people wrote that gardeners read, or will read in the next edition. */
 final class PublicTexts
 {
-    /** @return list<array{text: string, where: string, of: string}> each text once; where it stands: `crop-name`, `crop-also`, `crop-note`, `own-dates`, `site`, `district`, `advice`, `office` */
+    /**
+     * @return list<array{text: string, where: string, of: string}> each text once, and where it appears: `crop-name`, `crop-also`,
+     *   `crop-note`, `own-dates`, `site`, `district`, `advice`, `office`
+     */
     public function all(): array
     {
         $texts = [];
@@ -44,7 +47,7 @@ final class PublicTexts
             }
         }
 
-        // Of one that stands in two places, the first is told.
+        // If a text appears in two places, the first is named.
         return array_values(
             array_filter(array_reverse(array_column(array_reverse($texts), null, 'text')), static fn (array $t): bool => $t['text'] !== ''),
         );

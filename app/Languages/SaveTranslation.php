@@ -7,10 +7,10 @@ namespace App\Languages;
 use App\People\User;
 use Illuminate\Support\Facades\DB;
 
-/** Writes down what a text is in another language; what it was before stays. */
+/** Saves a text in another language; earlier versions stay. */
 final class SaveTranslation
 {
-    /** @throws TranslationMoved when somebody else has translated it meanwhile */
+    /** @throws TranslationMoved if somebody else has translated it in the meantime */
     public function execute(string $language, string $text, string $translation, ?string $before, User $user): void
     {
         DB::transaction(static function () use ($language, $text, $translation, $before, $user): void {

@@ -10,8 +10,8 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
- * What a person wrote, in another language: found by the text itself, so that a text that is changed is no longer translated, and
- * one that stands in two places is translated once. The latest of a text holds; earlier ones stay.
+ * What a person wrote, in another language. It is found by the text itself, so a text that changes is no longer translated, and one that
+ * appears in two places is translated once. The latest for a text counts; earlier ones stay.
  *
  * Translations of the crops that ship are in lang/{language}/book/*.json.
  *
@@ -31,7 +31,7 @@ class Translation extends Model
 
     protected $guarded = [];
 
-    /** @return list<string> languages that what people write has to be put into */
+    /** @return list<string> languages that what people write has to be translated into */
     public static function languages(): array
     {
         return array_values(array_diff(Words::languages(), [Words::SOURCE]));
@@ -39,7 +39,7 @@ class Translation extends Model
 
     /**
      * @param  list<string>|null  $texts  null: all that are translated
-     * @return array<string, string> translations by text, of those that have one
+     * @return array<string, string> translations by text, for those that have one
      */
     public static function of(string $language, ?array $texts = null): array
     {

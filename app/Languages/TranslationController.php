@@ -14,7 +14,7 @@ use Illuminate\Validation\ValidationException;
 
 class TranslationController
 {
-    /** What gardeners read of what people wrote, with its translations; what is not translated has null. */
+    /** What people wrote that gardeners read, with its translations; null if not translated. */
     public function index(PublicTexts $texts): JsonResponse
     {
         $translations = Translation::byLanguage();

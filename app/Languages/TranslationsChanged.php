@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Languages;
 
-/** Told when what a text is in another language is no longer what it was. */
+/** Sent when the translation of a text has changed. */
 final readonly class TranslationsChanged
 {
 }

@@ -9,7 +9,7 @@ use Illuminate\Mail\Mailable;
 use Illuminate\Mail\Mailables\Content;
 use Illuminate\Mail\Mailables\Envelope;
 
-/** Asks whether somebody really wants the letter. */
+/** Asks whether somebody really wants the newsletter. */
 class ConfirmationMail extends Mailable
 {
     /** @param  list<string>|null  $crops  slugs; null: all */

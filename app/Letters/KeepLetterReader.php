@@ -10,14 +10,14 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Str;
 
-/** Takes down who wants the letter, and asks them by mail whether they do; confirms them, and forgets them. */
+/** Saves who wants the newsletter, and asks them by e-mail whether they do; confirms them, and deletes them. */
 final class KeepLetterReader
 {
-    /** Minutes between two askings of the same address, whoever types it. */
+    /** Minutes before the same address is asked again, whoever types it. */
     private const ASKED_AGAIN = 10;
 
     /**
-     * Whoever typed the address is told the same, whether it is known or not.
+     * The answer is the same whether the address is known or not.
      *
      * @param  list<string>|null  $crops  slugs; null: all
      */

@@ -17,8 +17,8 @@ use Symfony\Component\Mime\Address;
 use Symfony\Component\Mime\Exception\RfcComplianceException;
 
 /**
- * A gardener asks for the weekly letter, confirms by the link in a mail, and leaves by the link in each letter. What a link leads to
- * only asks; a press of its button does it, so that a mail program which looks at links does nothing.
+ * A gardener subscribes to the newsletter, confirms by the link in an e-mail, and unsubscribes by the link in each issue. The link only
+ * leads to a question; pressing its button does it, so a mail program that follows links does nothing.
  */
 class LetterController
 {
@@ -74,7 +74,7 @@ class LetterController
         return $this->show(Reading::of($request), 'confirmed', $zone);
     }
 
-    /** What a mail program refuses is refused here, whatever a form allows. */
+    /** What a mail program would refuse is refused here, whatever a form allows. */
     private static function canBeMailed(string $field, mixed $mail, callable $fail): void
     {
         try {

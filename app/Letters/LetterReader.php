@@ -13,16 +13,16 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
 /**
- * Somebody who asked for a zone's weekly letter. Nothing else is known of them; who leaves is forgotten.
+ * Somebody who subscribed to a zone's newsletter. Nothing else is known about them, and they are deleted when they unsubscribe.
  *
  * @property int $id
  * @property int $zone_id
  * @property string $mail
- * @property string $reading name of one
+ * @property string $reading its name
  * @property list<string>|null $crops slugs; null: all
- * @property string $token in their letters' links
- * @property Carbon|null $confirmed_at null: not yet, by the link in the mail they were sent
- * @property Carbon|null $sent_for the letter day they were last written for
+ * @property string $token in the links of their newsletters
+ * @property Carbon|null $confirmed_at null: not yet, by the link in the e-mail they got
+ * @property Carbon|null $sent_for the newsletter day they were last written to for
  * @property Carbon $updated_at
  * @property-read Zone $zone
  */
@@ -47,7 +47,7 @@ class LetterReader extends Model
         return Reading::named($this->reading) ?? new Reading();
     }
 
-    /** @return string the address of what they can do about their letters: `confirm`, `leave` */
+    /** @return string the address for what they can do about their newsletter: `confirm`, `leave` */
     public function address(string $what): string
     {
         return url("{$this->readsIn()->prefix()}/letters/{$this->token}/{$what}");

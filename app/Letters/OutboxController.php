@@ -10,7 +10,7 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Gate;
 
-/** What would have been sent, for those who may know addresses. */
+/** What would have been sent, for people who may see addresses. */
 class OutboxController
 {
     private const SHOWN = 100;

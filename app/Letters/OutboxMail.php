@@ -9,13 +9,13 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
- * Mail that would have been sent, had there been anything to send it.
+ * Mail that would have been sent if a mail server were set up.
  *
  * @property int $id
  * @property string $recipient
  * @property string $subject
  * @property string $message
- * @property bool $to_person whether it went to somebody of the office, with a link that logs in: for administrators alone
+ * @property bool $to_person whether it is for somebody of the office, with a link that logs in: for administrators only
  * @property Carbon $created_at
  */
 class OutboxMail extends Model
@@ -24,7 +24,7 @@ class OutboxMail extends Model
 
     public const UPDATED_AT = null;
 
-    /** No more is kept of it. */
+    /** The most that are kept. */
     public const KEPT = 500;
 
     protected $table = 'outbox';

@@ -14,14 +14,14 @@ use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Facades\Mail;
 use Throwable;
 
-/** Writes to all who are due a letter: once for each letter day, in front of the weekend, whenever this is run. */
+/** Sends the newsletter to everyone who is due one: once for each newsletter day, before the weekend, whenever this runs. */
 final class SendLetters
 {
     public function __construct(private readonly ZoneWater $water)
     {
     }
 
-    /** @return int letters written */
+    /** @return int newsletters sent */
     public function execute(): int
     {
         return array_sum(
@@ -46,8 +46,7 @@ final class SendLetters
                 ->lazyById() as $reader
         ) {
             $edition = $reader->zone->currentEdition;
-            // Whoever is first to say that it is written writes it.
-            // A withdrawn calendar is not sent; its readers are written to again when there is another.
+            // Whoever marks it as sent first sends it. A withdrawn calendar is not sent; its readers get mail again when there is another.
             if (
                 $edition === null ||
                 ! $edition->standing ||
@@ -65,10 +64,10 @@ final class SendLetters
         return $sent;
     }
 
-    /** @return Day the latest Thursday, today included */
+    /** @return Day the latest Thursday, including today */
     public static function letterDay(Day $today): Day
     {
-        // Day 0, January 1, 1970, was one.
+        // Day 0, January 1, 1970, was a Thursday.
         return $today->plus(-((($today->number % 7) + 7) % 7));
     }
 
@@ -81,10 +80,10 @@ final class SendLetters
 
             return true;
         } catch (BrokenSeal) {
-            // What may not be shown is not sent; the next letter is.
+            // What may not be shown is not sent; the next newsletter is.
             return false;
         } catch (Throwable $error) {
-            // One address that cannot be reached keeps nobody else waiting; it is tried when the next letter is due.
+            // One address that cannot be reached does not keep others waiting; it is tried again with the next newsletter.
             Log::warning('A letter could not be sent: '.$error->getMessage());
 
             return false;

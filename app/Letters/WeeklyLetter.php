@@ -18,10 +18,13 @@ use Illuminate\Mail\Mailables\Content;
 use Illuminate\Mail\Mailables\Envelope;
 use Illuminate\Mail\Mailables\Headers;
 
-/** A zone's week for one reader: advice in force, what to sow, plant and set out of their crops, with cautions, and how to leave. */
+/**
+ * A zone's week for one reader: current advisories, what to sow, plant, and transplant of their crops, with cautions, and how to
+ * unsubscribe.
+ */
 class WeeklyLetter extends Mailable
 {
-    /** @param  array{rain: float, et0: float}|null  $water  mm in a usual week at this time of the year; null without rain on record */
+    /** @param  array{rain: float, et0: float}|null  $water  mm in a normal week at this time of year; null without rain on record */
     public function __construct(
         private readonly LetterReader $reader,
         private readonly EditionDocument $edition,
@@ -37,7 +40,7 @@ class WeeklyLetter extends Mailable
 
     public function headers(): Headers
     {
-        // RFC 8058: a mail program's own button leaves with one request.
+        // RFC 8058: a mail program's own button unsubscribes with one request.
         return new Headers(
             text: ['List-Unsubscribe' => "<{$this->reader->address('leave')}>", 'List-Unsubscribe-Post' => 'List-Unsubscribe=One-Click'],
         );
@@ -77,7 +80,7 @@ class WeeklyLetter extends Mailable
         return array_values($advisories->map(static fn (Advisory $a): string => $words->own($a->text))->all());
     }
 
-    /** @return list<string> one line on water, where there is rain on record */
+    /** @return list<string> one line on water, if rain is on record */
     private function water(): array
     {
         $mm = static fn (float $mm): Phrase => Phrase::of('measure.rain', ['rain' => $mm]);
@@ -95,7 +98,7 @@ class WeeklyLetter extends Mailable
         };
     }
 
-    /** @return list<string> a paragraph for each act, a line for each crop */
+    /** @return list<string> one paragraph per task, one line per crop */
     private function acts(): array
     {
         $words = $this->words();
@@ -121,7 +124,7 @@ class WeeklyLetter extends Mailable
         return $paragraphs === [] ? [$words->say('page.week.nothing')] : $paragraphs;
     }
 
-    /** @return list<string> each caution once, with the crops it is of */
+    /** @return list<string> each caution once, with its crops */
     private function cautions(): array
     {
         $words = $this->words();

@@ -13,11 +13,11 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
- * A bed of a garden, or what stands for one: a row of pots, a frame.
+ * A bed in a garden, or something like one: a row of pots, a frame.
  *
  * @property int $id
  * @property int $zone_id
- * @property int|null $site_id the kind of growing place; null: that was taken out, and it counts as open ground
+ * @property int|null $site_id the kind of growing site; null: that was deleted, and it counts as open ground
  * @property string $garden
  * @property string $name
  * @property float|null $length_m null: nobody measured

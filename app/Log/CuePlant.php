@@ -8,12 +8,12 @@ use App\Operations\OfOffice;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * A plant of the county's list in a stage that tells the season.
+ * A plant on the county's list of indicator plants, with a stage.
  *
  * @property int $id
  * @property string $name
  * @property string $stage in words: leafing, first flower
- * @property string|null $note how it is known
+ * @property string|null $note how to recognize it
  */
 class CuePlant extends Model
 {

@@ -13,8 +13,8 @@ use App\Trials\TrialPlot;
 use App\Zones\Zone;
 
 /**
- * What must be true of an entry whatever else is in the log. Lookups are remembered, because a table asks for the same thousands of
- * times.
+ * What must be true of an entry no matter what else is in the log. Lookups are remembered, because a table asks for the same ones thousands
+ * of times.
  */
 final class EntryChecks
 {
@@ -37,7 +37,7 @@ final class EntryChecks
             ->min('first_day');
     }
 
-    /** @throws EntryRefused naming the first thing that cannot be */
+    /** @throws EntryRefused naming the first thing that is not possible */
     public function assert(LoggedEntry $entry): void
     {
         $on = $entry->on->iso();
@@ -83,7 +83,7 @@ final class EntryChecks
     }
 
     /**
-     * @return Crop|null null where the entry names none
+     * @return Crop|null null if the entry names none
      *
      * @throws EntryRefused
      */

@@ -6,7 +6,7 @@ namespace App\Log;
 
 use RuntimeException;
 
-/** A line that cannot stand in the log; nothing of it was kept. */
+/** An entry that the log cannot accept; nothing of it was saved. */
 final class EntryRefused extends RuntimeException
 {
     public function __construct(public readonly string $field, string $words)

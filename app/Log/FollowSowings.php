@@ -6,7 +6,7 @@ namespace App\Log;
 
 use App\Zones\DayTurned;
 
-/** Follows what stands in a zone as soon as its day has begun, before anybody asks. */
+/** Follows what grows in a zone as soon as its day has begun, before anybody asks. */
 final class FollowSowings
 {
     public function handle(DayTurned $event): void

@@ -10,14 +10,14 @@ use Illuminate\Contracts\Queue\ShouldBeUnique;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 
-/** Follows what stands in a zone on another day before somebody asks, so that Today answers at once. Safe to run again. */
+/** Follows what grows in a zone on a new day before somebody asks, so Today answers right away. Safe to run again. */
 final class FollowSowingsJob implements ShouldBeUnique, ShouldQueue
 {
     use Queueable;
 
     public int $timeout = 300;
 
-    /** How long another one is not queued beside it, seconds. */
+    /** Seconds for which another one is not queued beside it. */
     public int $uniqueFor = 600;
 
     public function __construct(private readonly int $zoneId)

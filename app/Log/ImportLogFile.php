@@ -16,14 +16,14 @@ use Illuminate\Support\Facades\DB;
 
 /**
  * Imports a table of entries, all of it or nothing. Its rows are checked while nobody waits; only saving them, a second or two, holds the
- * zone's lock. If somebody changed the log meanwhile, the rows are checked again.
+ * zone's lock. If somebody changes the log in the meantime, the rows are checked again.
  */
 final class ImportLogFile
 {
-    /** So often are rows checked again because the log changed, before they are checked under the lock. */
+    /** How often rows are checked again because the log changed, before they are checked under the lock. */
     private const TRIES = 3;
 
-    /** Rows a statement. */
+    /** Rows per statement. */
     private const BATCH = 500;
 
     public function __construct(private readonly KeepReading $readings, private readonly SaveSpot $spots)
@@ -33,7 +33,7 @@ final class ImportLogFile
     /**
      * Keeps an uploaded table and queues its import.
      *
-     * @throws LogFileRefused when it is no such table: nothing is kept then
+     * @throws LogFileRefused if it is not such a table; then nothing is saved
      */
     public function queue(Zone $zone, User $user, UploadedFile $file): LogImport
     {
@@ -53,8 +53,8 @@ final class ImportLogFile
     }
 
     /**
-     * Carries an import out. Safe to run again after a worker was killed: it saved all of it or nothing, and rows it has are passed
-     * over.
+     * Carries out an import. Safe to run again after a worker was killed: it saved all of it or nothing, and rows that are already there
+     * are skipped.
      */
     public function execute(LogImport $import): void
     {
@@ -72,7 +72,7 @@ final class ImportLogFile
 
     /**
      * @param  list<array{int, array<string, string>}>  $rows
-     * @return int entries that are new
+     * @return int number of new entries
      */
     private function save(LogImport $import, array $rows): int
     {
@@ -110,7 +110,7 @@ final class ImportLogFile
         return $staged;
     }
 
-    /** What has happened in a zone's log: any entry changes it, and corrections are entries too. */
+    /** A mark of everything that has happened in a zone's log: any entry changes it, and corrections are entries too. */
     private function state(Zone $zone): string
     {
         return (string) LogEntry::query()->where('zone_id', $zone->id)->max('id').
@@ -157,7 +157,7 @@ final class ImportLogFile
 
     /**
      * @param  array<int, int>  $beds  numbers of the new ones
-     * @return array<int, int> numbers of the new sowings, by the ones they were staged under
+     * @return array<int, int> numbers of the new sowings, by their numbers while staged
      */
     private function writeSowings(LogImport $import, StagedLog $staged, array $beds, string $at): array
     {

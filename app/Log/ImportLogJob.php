@@ -11,7 +11,7 @@ use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Throwable;
 
-/** Imports a table of log entries that was uploaded. Safe to run again after a worker was killed. */
+/** Imports an uploaded table of log entries. Safe to run again after a worker was killed. */
 final class ImportLogJob implements ShouldQueue
 {
     use Queueable;
@@ -26,7 +26,7 @@ final class ImportLogJob implements ShouldQueue
     {
     }
 
-    /** The lock that the worker at work on an import holds. */
+    /** The lock that the worker on an import holds. */
     public static function lockOf(int $importId): string
     {
         return "log-import-{$importId}";
@@ -46,7 +46,7 @@ final class ImportLogJob implements ShouldQueue
                 return;
             }
             $row->update(['state' => LogImportState::Running, 'attempts' => $row->attempts + 1]);
-            // Who changes another's line is asked for their role in this office.
+            // Changing somebody else's entry depends on the person's role in this office.
             OfficeInUse::within($row->zone->office_id, static function () use ($row, $import): void {
                 if ($row->user !== null) {
                     Preferences::of($row->user)->speak();

@@ -12,27 +12,27 @@ use GdImage;
 use Illuminate\Http\UploadedFile;
 
 /**
- * Keeps a photo: the picture alone, drawn again, so that where it was taken and with what is gone, and a file that only calls itself a
- * picture is none.
+ * Saves a photo: only the picture, redrawn, so where it was taken and with what is gone, and a file that only pretends to be a picture is
+ * not accepted.
  */
 final class KeepPhoto
 {
     public const MOST_MIB = 12;
 
-    /** Pixels of the largest picture that is decoded: it takes four bytes of memory each. The log's own pictures have 2 million. */
+    /** Pixels of the largest picture that is decoded; each takes four bytes of memory. The log's own pictures have 2 million. */
     private const MOST_PIXELS = 16_000_000;
 
-    /** How long one waits for another picture that is being decoded, seconds. */
+    /** Seconds to wait for another picture that is being decoded. */
     private const WAIT_S = 5;
 
-    /** Longest side that is kept, px. */
+    /** Longest side of a saved picture, px. */
     private const SIDE = 1600;
 
     private const QUALITY = 82;
 
     private const TYPES = [IMAGETYPE_JPEG, IMAGETYPE_PNG, IMAGETYPE_WEBP];
 
-    /** @throws EntryRefused when it is no picture that can be read */
+    /** @throws EntryRefused if it is not a picture that can be read */
     public function execute(UploadedFile $file, User $user): LogPhoto
     {
         $path = $file->getRealPath();
@@ -46,7 +46,7 @@ final class KeepPhoto
                 "The photograph has {$width} × {$height} pixels, more than can be saved. Make it smaller, such as 4000 × 3000.",
             );
         }
-        // Decoding takes most of a processor and a lot of memory, so one picture at a time.
+        // Decoding takes most of a processor and a lot of memory, so it handles one picture at a time.
         $lock =
             NamedLock::take('photograph', self::WAIT_S) ??
             throw new Busy(message: 'Other photographs are being saved. Nothing was lost. Try again in a few seconds.');
@@ -71,11 +71,11 @@ final class KeepPhoto
         );
     }
 
-    /** The picture, all of it: a file that breaks off is refused, although its decoder would fill the rest with gray. */
+    /** The whole picture: a file that breaks off is rejected, although its decoder would fill the rest with gray. */
     private function decoded(string $path, int $type): GdImage
     {
         $warnings = [];
-        // Reported, so that they can be seen; the decoder hides them by default.
+        // Report warnings so we see them; the decoder hides them by default.
         ini_set('gd.jpeg_ignore_warning', '0');
         set_error_handler(static function (int $level, string $message) use (&$warnings): bool {
             $warnings[] = $message;
@@ -101,7 +101,7 @@ final class KeepPhoto
         return $image;
     }
 
-    /** A phone held sideways notes so beside the picture, which is about to be lost. */
+    /** A phone held sideways notes that beside the picture, and the note is about to be lost. */
     private function upright(GdImage $image, string $path, int $type): GdImage
     {
         $turn =
@@ -115,7 +115,7 @@ final class KeepPhoto
     {
         $by = min(1.0, self::SIDE / max(imagesx($image), imagesy($image)));
         $small = imagecreatetruecolor(max(1, (int) round(imagesx($image) * $by)), max(1, (int) round(imagesy($image) * $by)));
-        // What shines through becomes paper.
+        // Transparent parts get the color of paper.
         imagefill($small, 0, 0, (int) imagecolorallocate($small, 0xFB, 0xF8, 0xF1));
         imagecopyresampled($small, $image, 0, 0, 0, 0, imagesx($small), imagesy($small), imagesx($image), imagesy($image));
 

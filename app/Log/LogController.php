@@ -19,7 +19,7 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
 
 class LogController
 {
-    /** Lines a phone sends at a time. */
+    /** Entries a phone sends at a time. */
     private const BATCH = 200;
 
     public function __construct(private readonly ZoneLog $log)
@@ -41,25 +41,25 @@ class LogController
         ]);
     }
 
-    /** What a phone needs to write where there is no signal. */
+    /** What a phone needs to write entries offline. */
     public function book(Request $request, Zone $zone): JsonResponse
     {
         return response()->json(['data' => $this->log->book($zone, $zone->today(), $request->user())]);
     }
 
-    /** What is in the ground, and how this season goes on for it. */
+    /** What is growing, and how this season continues for it. */
     public function underWay(Zone $zone, ZoneUnderWay $underWay): JsonResponse
     {
         return response()->json(['data' => $underWay->of($zone, $zone->today())]);
     }
 
-    /** Which of what grows is to be watered, bed by bed. */
+    /** Which of the growing plantings need water, bed by bed. */
     public function waterDue(Zone $zone, ZoneWaterDue $due): JsonResponse
     {
         return response()->json(['data' => $due->of($zone, $zone->today())]);
     }
 
-    /** Lines as they were written, in their order. What cannot stand comes back with the reason; the rest is kept. */
+    /** Entries as they were written, in their order. What cannot be accepted comes back with the reason; the rest is saved. */
     public function store(Request $request, Zone $zone, RecordEntry $keep): JsonResponse
     {
         $asked = $request->validate(
@@ -139,7 +139,7 @@ class LogController
     {
         $photos = FileStore::on(LogPhoto::DISK);
 
-        // The same picture may lie there for another office.
+        // The same picture may be there for another office.
         return LogPhoto::query()->where('checksum', $photo)->exists() && $photos->has($photo, '.jpg')
             ? response((string) file_get_contents($photos->path($photo, '.jpg')))->withHeaders([
                 'Content-Type' => 'image/jpeg',
@@ -157,7 +157,7 @@ class LogController
         ]);
     }
 
-    /** All that the person at the desk has written, in every zone. */
+    /** Everything the person at the desk has written, in every zone. */
     public function own(Request $request): StreamedResponse
     {
         $lines = LogEntry::query()
@@ -170,7 +170,7 @@ class LogController
         ]);
     }
 
-    /** A table of entries: all of them, or none. It is checked for its form here, and imported by a worker. */
+    /** A table of entries: all of them, or none. Its form is checked here, and a worker imports it. */
     public function import(Request $request, Zone $zone, ImportLogFile $import): JsonResponse
     {
         $tooLarge = 'The table is larger than 4 MiB. Upload one year at a time.';
@@ -187,7 +187,7 @@ class LogController
         }
     }
 
-    /** How far the import of a table is. */
+    /** How far along the import of a table is. */
     public function imported(LogImport $logImport): LogImportResource
     {
         return new LogImportResource($logImport);

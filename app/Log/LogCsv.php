@@ -7,7 +7,7 @@ namespace App\Log;
 use Anthesis\Tables\CsvText;
 use Illuminate\Database\Eloquent\Builder;
 
-/** The log as a table a line a row; SaveLogFile reads what this writes. */
+/** The log as a table with one row per entry; LogTable reads what this writes. */
 final class LogCsv
 {
     public const COLUMNS = [
@@ -34,7 +34,7 @@ final class LogCsv
         'text',
     ];
 
-    /** Columns that are told of a line and are no part of what is read back. */
+    /** Columns that describe an entry and are not read back. */
     private const BESIDE = ['zone', 'by', 'written_at', 'source', 'state', 'key'];
 
     private const AT_A_TIME = 500;

@@ -18,25 +18,26 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
 /**
- * A line of the log. It is never changed: another line corrects it, or takes it back.
+ * An entry of the log. It never changes: another entry corrects or deletes it.
  *
  * @property int $id
- * @property string $idempotency_key the sender's key: sent twice, it is kept once
+ * @property string $idempotency_key the sender's key: sent twice, it is saved once
  * @property int $zone_id
  * @property int|null $user_id null: somebody no longer here
- * @property int|null $sowing_id the sowing it tells of
+ * @property int|null $sowing_id the planting it is about
  * @property int|null $crop_id
  * @property int|null $bed_id
  * @property LoggedAct $act
  * @property Carbon $day
- * @property array<string, mixed> $told variety, lot, metres, plants, kilograms, stems, quality, cause, celsius, depth, hour, text …: what was said, and no more
+ * @property array<string, mixed> $told variety, lot, metres, plants, kilograms, stems, quality, cause, celsius, depth, hour, text …: only
+ *   what was entered
  * @property string|null $photo checksum
- * @property int|null $corrects_id the line it stands in the place of
- * @property int|null $corrected_by the line that stands in its place
- * @property bool $taken_back it says that the one before was no such thing
+ * @property int|null $corrects_id the entry it replaces
+ * @property int|null $corrected_by the entry that replaces it
+ * @property bool $taken_back whether it says that the one before did not happen
  * @property string $source phone, desk or file
- * @property Carbon $written_at by the server's clock, whatever the phone's said
- * @property Carbon $created_at when it came in
+ * @property Carbon $written_at by the server's clock, whatever the phone's clock says
+ * @property Carbon $created_at when it arrived
  * @property-read Zone $zone
  * @property-read User|null $user
  * @property-read Crop|null $crop
@@ -104,7 +105,7 @@ class LogEntry extends Model
         return new StandingEntry($this->act, $this->day->format('Y-m-d'), $this->told, $this->crop_id, $this->bed_id);
     }
 
-    /** @return Builder<self> lines that stand, in the order of their days */
+    /** @return Builder<self> entries that count, in order of their days */
     public static function standing(Zone $zone): Builder
     {
         return self::query()

@@ -6,10 +6,10 @@ namespace App\Log;
 
 use RuntimeException;
 
-/** A table of which not every row can stand; nothing of it was kept. */
+/** A table in which not every row can be accepted; nothing of it was saved. */
 final class LogFileRefused extends RuntimeException
 {
-    /** @param  list<string>  $rows  what is wrong, a row a sentence */
+    /** @param  list<string>  $rows  what is wrong, one sentence per row */
     public function __construct(public readonly array $rows)
     {
         parent::__construct($rows[0] ?? 'The table cannot be read.');

@@ -13,19 +13,19 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
 /**
- * A table of log entries that was uploaded, and how far its import is. The file itself is kept with the originals.
+ * An uploaded table of log entries, and how far along its import is. The file itself is kept with the originals.
  *
  * @property int $id
  * @property int $zone_id
  * @property int|null $user_id null: somebody no longer here
- * @property string $file the name it was uploaded under
+ * @property string $file the name it was uploaded with
  * @property string $checksum SHA-256 of the file
  * @property LogImportState $state
- * @property int $attempts how often it was begun
- * @property int $done rows that were checked
+ * @property int $attempts how often it was started
+ * @property int $done rows checked so far
  * @property int $total rows
- * @property int|null $saved entries that are new; null: not done yet
- * @property list<string>|null $faults what is wrong, a row a sentence; nothing was saved then
+ * @property int|null $saved number of new entries; null: not done yet
+ * @property list<string>|null $faults what is wrong, one sentence per row; then nothing was saved
  * @property Carbon $created_at
  * @property-read Zone $zone
  * @property-read User|null $user

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Log;
 
-/** How far a table of the log is. */
+/** How far along the import of a table is. */
 enum LogImportState: string
 {
     case Queued = 'queued';

@@ -9,7 +9,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
- * A photo of the log, kept under the checksum of what is left of it when its position and all else beside the picture is gone.
+ * A photo of the log, named by the checksum of what is left once its position and everything else beside the picture is gone.
  *
  * @property int $id
  * @property string $checksum

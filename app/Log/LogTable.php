@@ -8,15 +8,16 @@ use Anthesis\Log\LoggedAct;
 use Anthesis\Tables\CsvText;
 use Anthesis\Tables\Delimited;
 
-/** Reads a table of log entries, a row an entry. The columns are those that LogCsv writes. */
+/** Reads a table of log entries, one per row. The columns are those that LogCsv writes. */
 final class LogTable
 {
     public const MOST_ROWS = 10_000;
 
     /**
-     * @return list<array{int, array<string, string>}> row number and cells that hold something, the oldest day first; on the same day what begins a sowing comes first
+     * @return list<array{int, array<string, string>}> row number and cells that hold something, oldest day first; on the same day, what
+     *   starts a planting comes first
      *
-     * @throws LogFileRefused when it is no such table
+     * @throws LogFileRefused if it is not such a table
      */
     public static function rows(string $text): array
     {

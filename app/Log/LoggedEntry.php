@@ -12,10 +12,10 @@ use BackedEnum;
 use Illuminate\Support\Facades\Validator;
 use InvalidArgumentException;
 
-/** A line as it is brought to the log: its form is right, whatever it says. */
+/** An entry as it comes to the log: its form is right, whatever it says. */
 final readonly class LoggedEntry
 {
-    /** What is kept of what was said, beside act, day, crop and place. */
+    /** What is kept of an entry besides task, day, crop, and place. */
     private const TOLD = [
         'variety',
         'lot',
@@ -35,12 +35,12 @@ final readonly class LoggedEntry
         'text',
     ];
 
-    /** Rows of it hold nothing else. */
+    /** Cells of these hold nothing but numbers. */
     private const NUMBERS = ['metres', 'kilograms', 'celsius', 'depth', 'hour', 'mm'];
 
     private const ALWAYS_NEEDED = ['key' => true, 'act' => true, 'on' => true];
 
-    /** Fields that the act may ask for. */
+    /** Fields that a task may need. */
     private const MAY_BE_NEEDED = [
         'key' => true,
         'act' => true,
@@ -57,9 +57,9 @@ final readonly class LoggedEntry
     private const COUNTS = ['plants', 'stems', 'quality', 'cue', 'plot'];
 
     /**
-     * @param  string|null  $sowing  key of the line the sowing began with
-     * @param  string|null  $corrects  key of the line it stands in the place of
-     * @param  array<string, mixed>  $told  of TOLD, those that were said
+     * @param  string|null  $sowing  key of the planting's first entry
+     * @param  string|null  $corrects  key of the entry it replaces
+     * @param  array<string, mixed>  $told  those of TOLD that were entered
      */
     private function __construct(
         public string $key,
@@ -79,7 +79,7 @@ final readonly class LoggedEntry
     /**
      * @param  array<array-key, mixed>  $said
      *
-     * @throws EntryRefused naming the first field that is no such thing
+     * @throws EntryRefused naming the first field that is wrong
      */
     public static function of(array $said): self
     {
@@ -122,7 +122,7 @@ final readonly class LoggedEntry
         );
     }
 
-    /** @return array<string, mixed> all that was said: the same key stands for the same of it */
+    /** @return array<string, mixed> everything that was entered: the same key always has the same content */
     public function content(Zone $zone): array
     {
         return ['zone' => $zone->id, 'act' => $this->act->value, 'on' => $this->on->iso()] +
@@ -130,15 +130,15 @@ final readonly class LoggedEntry
     }
 
     /**
-     * A table has thousands of entries: the rules of what is not said, and need not be, are left out, and making a validator takes longer
-     * than using it, so one is used again for entries that say the same things.
+     * A table has thousands of entries. Rules for what is missing and not needed are left out. Making a validator takes longer than using
+     * it, so one is used again for entries with the same fields.
      *
      * @param  array<array-key, mixed>  $said
      */
     private static function validator(array $said): \Illuminate\Validation\Validator
     {
         static $validators = [];
-        // What is taken back need not be said again.
+        // What is deleted need not be entered again.
         $needed = ($said['taken_back'] ?? false) === true ? self::ALWAYS_NEEDED : self::MAY_BE_NEEDED;
         $asked = array_intersect_key(self::rules(), $said + $needed);
         $which = app()->getLocale().implode(' ', array_keys($asked));
@@ -175,7 +175,7 @@ final readonly class LoggedEntry
             'celsius' => ['nullable', 'required_if:act,reading', 'numeric', 'between:-40,80'],
             'depth' => ['nullable', 'numeric', 'between:0,3'],
             'hour' => ['nullable', 'numeric', 'between:0,24'],
-            // Water given, or caught by a gauge; one that caught nothing says so.
+            // Water given, or caught by a gauge; a gauge that caught nothing says so.
             'mm' => ['nullable', 'required_if:act,gauge', 'numeric', 'between:0,500'],
             'under_cover' => ['nullable', 'boolean'],
             'cue' => ['nullable', 'required_if:act,seen', 'integer', 'between:1,1000000000'],

@@ -12,13 +12,13 @@ use App\Soil\SoilSpot;
 use App\Zones\Zone;
 use Illuminate\Support\Str;
 
-/** A reading in the log is a soil reading too: the bed is its spot. */
+/** A reading in the log is a soil reading too, with the bed as its spot. */
 final class LoggedReading
 {
-    /** Depth of a thermometer where nothing is said, m. */
+    /** Depth of a thermometer if none is given, m. */
     private const DEPTH = 0.05;
 
-    /** Hour of a reading where nothing is said. */
+    /** Hour of a reading if none is given. */
     private const MORNING = 9.0;
 
     public static function spot(SaveSpot $save, Zone $zone, ?Bed $bed): SoilSpot

@@ -9,10 +9,10 @@ use Anthesis\Log\SowingFold;
 use Anthesis\Log\StandingEntry;
 use App\Operations\Say;
 
-/** Brings a sowing up to date with its entries that count. */
+/** Brings a planting up to date with its entries that count. */
 final class RebuildSowing
 {
-    /** @throws EntryRefused when a day comes before one that must come first */
+    /** @throws EntryRefused if a day comes before one that must come first */
     public function execute(Sowing $sowing): void
     {
         $sowing->update(
@@ -21,10 +21,10 @@ final class RebuildSowing
     }
 
     /**
-     * @param  list<StandingEntry>  $entries  in the order of their days
-     * @return array<string, mixed> what they make the columns of a sowing
+     * @param  list<StandingEntry>  $entries  in order of their days
+     * @return array<string, mixed> the columns of a planting that follow from them
      *
-     * @throws EntryRefused when a day comes before one that must come first
+     * @throws EntryRefused if a day comes before one that must come first
      */
     public static function columns(array $entries): array
     {

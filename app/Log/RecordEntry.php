@@ -16,8 +16,8 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Keeps a line of the log, once however often it is sent, and tells its sowing again. What contradicts what is known is refused, and
- * nothing of it is kept.
+ * Saves an entry of the log, once however often it is sent, and rebuilds its planting. An entry that contradicts what is known is refused,
+ * and nothing of it is saved.
  */
 final class RecordEntry
 {
@@ -32,16 +32,16 @@ final class RecordEntry
     }
 
     /**
-     * @param  string  $source  of LogEntry::SOURCES
+     * @param  string  $source  one of LogEntry::SOURCES
      * @param  CarbonImmutable  $writtenAt  by the server's clock
      *
      * @throws EntryRefused
-     * @throws KeyReused when its key is that of another entry, in this zone or in another
+     * @throws KeyReused if its key belongs to another entry, in this zone or in another
      */
     public function execute(Zone $zone, User $user, LoggedEntry $entry, string $source, CarbonImmutable $writtenAt): LogEntry
     {
         return DB::transaction(function () use ($zone, $user, $entry, $source, $writtenAt): LogEntry {
-            // The same entry may be sent twice at once: they take turns, and the second finds the first.
+            // The same entry may be sent twice at the same time: they take turns, and the second finds the first.
             Zone::query()->whereKey($zone->id)->lockForUpdate()->first();
             $before = LogEntry::sentBefore($entry->key, $entry->content($zone));
             if ($before !== null) {
@@ -86,7 +86,7 @@ final class RecordEntry
         });
     }
 
-    /** The line that is corrected, locked; it is the one that stands now. */
+    /** The entry being corrected, locked; it is the one that counts now. */
     private function corrected(Zone $zone, User $user, string $key, LoggedAct $act): LogEntry
     {
         $entry =

@@ -20,16 +20,16 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 
 /**
- * A sowing or transplanting, as the lines of the log that stand tell of it; RebuildSowing tells it again with each line.
+ * A sowing or transplanting, as the log's valid entries describe it; RebuildSowing rebuilds it with each entry.
  *
  * @property int $id
- * @property string $idempotency_key key of the line it began with
+ * @property string $idempotency_key key of its first entry
  * @property int $zone_id
  * @property int $crop_id
  * @property string|null $variety
  * @property int|null $bed_id
  * @property int|null $trial_plot_id
- * @property bool $under_cover started there
+ * @property bool $under_cover whether it was started indoors
  * @property Carbon|null $sown_on
  * @property Carbon|null $set_out_on
  * @property Carbon|null $up_on
@@ -37,14 +37,14 @@ use Illuminate\Support\Carbon;
  * @property Carbon|null $first_picked_on
  * @property Carbon|null $last_picked_on
  * @property Carbon|null $lost_on
- * @property string|null $cause of LossCause
+ * @property string|null $cause a LossCause
  * @property float|null $metres
  * @property float|null $kilograms of all harvests
  * @property int|null $stems of all harvests
  * @property float|null $quality mean of the harvests: 1 poor, 2 fair, 3 good
- * @property bool $taken_back the line it began with was
+ * @property bool $taken_back whether its first entry was deleted
  * @property Carbon $begun_on
- * @property Carbon|null $ended_on last picked, or lost
+ * @property Carbon|null $ended_on last harvested, or lost
  * @property-read Zone $zone
  * @property-read Crop $crop
  * @property-read Bed|null $bed
@@ -54,10 +54,10 @@ class Sowing extends Model
 {
     use OfOffice;
 
-    /** A sowing nobody has told of for so many days is no longer under way. */
+    /** A planting with no entries for this many days no longer counts as growing. */
     public const FORGOTTEN_DAYS = 400;
 
-    /** What its days tell of; each has a column. */
+    /** What its days are; each has a column. */
     private const DAYS = ['sown', 'set_out', 'up', 'thinned', 'first_picked', 'last_picked', 'lost'];
 
     protected $guarded = [];
@@ -98,13 +98,13 @@ class Sowing extends Model
         return $this->belongsTo(Bed::class);
     }
 
-    /** @return HasMany<LogEntry, $this> those that stand */
+    /** @return HasMany<LogEntry, $this> those that count */
     public function entries(): HasMany
     {
         return $this->hasMany(LogEntry::class)->whereNull('corrected_by')->where('taken_back', false)->orderBy('day')->orderBy('id');
     }
 
-    /** @return Builder<self> those under way on a day, the latest first */
+    /** @return Builder<self> those growing on a day, latest first */
     public static function underWay(Zone $zone, Day $today): Builder
     {
         return self::query()
@@ -127,13 +127,13 @@ class Sowing extends Model
         return $this->under_cover || $this->sown_on === null ? Route::Transplant : Route::Direct;
     }
 
-    /** @return Day|null when it came into the ground; null: it stands under cover yet */
+    /** @return Day|null when it came into the ground; null: it is still indoors */
     public function inGroundOn(): ?Day
     {
         return self::dayOf($this->route() === Route::Transplant ? $this->set_out_on : $this->sown_on);
     }
 
-    /** @return ObservedSowing|null null where its first harvest was not seen, or it never came into the ground */
+    /** @return ObservedSowing|null null if its first harvest was not seen, or it never came into the ground */
     public function observed(): ?ObservedSowing
     {
         $on = $this->inGroundOn();
@@ -169,7 +169,7 @@ class Sowing extends Model
             ];
     }
 
-    /** @return array<string, string|null> by what it tells of: sown, set_out, up, thinned, first_picked, last_picked, lost */
+    /** @return array<string, string|null> by what they are: sown, set_out, up, thinned, first_picked, last_picked, lost */
     public function days(): array
     {
         $days = [];

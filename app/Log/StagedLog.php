@@ -11,20 +11,20 @@ use App\Zones\Zone;
 use Closure;
 
 /**
- * A table of entries checked against a zone's log as it is, with nothing saved and nothing locked: the entries that are new, and what each
- * sowing they touch comes to with them. ImportLogFile saves it if the log has not changed meanwhile.
+ * A table of entries checked against a zone's log as it is, with nothing saved and nothing locked: the new entries, and what each planting
+ * they touch adds up to with them. ImportLogFile saves it if the log has not changed in the meantime.
  *
- * A row that tells about a sowing belongs to the latest one of its crop, variety and bed that was begun by its day. A row that the zone
- * already has from a table is passed over, however often the table is uploaded.
+ * A row about a planting belongs to the latest one of its crop, variety, and bed that was started by its day. A row that the zone already
+ * has from a table is skipped, however often the table is uploaded.
  *
- * New beds and sowings have negative numbers here until they are saved.
+ * New beds and plantings have negative numbers here until they are saved.
  *
  * @phpstan-type State array{key: string, crop: int, variety: string|null, bed: int|null, under_cover: bool, set_out: string|null, begun: string, taken_back: bool, entries: list<StandingEntry>|null, columns: array<string, mixed>|null}
  * @phpstan-type Staged array{entry: LoggedEntry, crop: int|null, bed: int|null, sowing: int|null}
  */
 final class StagedLog
 {
-    /** Rows whose faults are listed; the rest is counted. */
+    /** Rows whose faults are listed; the rest are counted. */
     private const LISTED = 50;
 
     /** Rows after which progress is reported. */
@@ -89,7 +89,7 @@ final class StagedLog
 
     /**
      * @param  list<array{int, array<string, string>}>  $rows  as LogTable reads them
-     * @param  Closure(int): void  $progress  is told how many rows were checked
+     * @param  Closure(int): void  $progress  receives how many rows were checked
      */
     public static function of(Zone $zone, array $rows, Closure $progress): self
     {
@@ -124,8 +124,8 @@ final class StagedLog
     }
 
     /**
-     * The keys of rows: the same row has the same key each time. The second is the one that rows were saved under before a key named
-     * its zone.
+     * The keys of rows: the same row has the same key each time. The second is the one that rows were saved under before a key included its
+     * zone.
      *
      * @param  list<array{int, array<string, string>}>  $rows
      * @return list<array{string, string}>
@@ -208,7 +208,7 @@ final class StagedLog
             : null;
     }
 
-    /** @return int|null the sowing an entry tells about; null: none that is in the log */
+    /** @return int|null the planting an entry is about; null: none in the log */
     private function sowingOf(LoggedEntry $entry, ?int $crop): ?int
     {
         $sets = $entry->act === LoggedAct::SetOut;
@@ -266,14 +266,14 @@ final class StagedLog
         return $this->beds[$key];
     }
 
-    /** Adds an entry to a sowing and works out what it comes to; where the entry cannot be, the sowing stays as it was. */
+    /** Adds an entry to a planting and figures out what it adds up to; if the entry is not possible, the planting stays as it was. */
     private function fold(int $number, StandingEntry $entry, bool $isNew): void
     {
         if ($this->sowings[$number]['entries'] === null) {
             $this->loadEntries($this->sowings[$number]['crop']);
         }
         $entries = [...$this->sowings[$number]['entries'] ?? [], $entry];
-        // Those of a day stay in the order in which they were written.
+        // Those on the same day stay in the order in which they were written.
         usort($entries, static fn (StandingEntry $a, StandingEntry $b): int => $a->day <=> $b->day);
         try {
             $columns = RebuildSowing::columns($entries);
@@ -296,7 +296,7 @@ final class StagedLog
             ] + $this->sowings[$number];
     }
 
-    /** Entries of all sowings of a crop at once: a table that touches one usually touches more. */
+    /** Entries of all plantings of a crop at once, because a table that touches one usually touches more. */
     private function loadEntries(int $crop): void
     {
         $of = array_filter($this->ofCrop[$crop], fn (int $number): bool => $number > 0 && $this->sowings[$number]['entries'] === null);

@@ -15,11 +15,11 @@ use Anthesis\Soil\Site;
 use App\Results\Question;
 use App\Results\ResultKind;
 
-/** How the season goes on for a sowing, from what was seen of it. */
+/** How the season continues for a planting, from what was seen of it. */
 final readonly class UnderWayQuestion implements Question
 {
     /**
-     * @param  Site  $site  where it stands
+     * @param  Site  $site  where it grows
      * @param  array{on: Day, underCover: bool, up: Day|null, thinned: bool, picked: bool}  $seen  as UnderWay::of takes them
      */
     public function __construct(private Site $site, private Crop $crop, private Route $route, private array $seen)

@@ -15,15 +15,15 @@ use Anthesis\Soil\Site;
 use App\Results\Question;
 use App\Results\ResultKind;
 
-/** When a sowing that stands is to be watered, by the waterings and the rain that the log tells of. */
+/** When a growing planting needs water, given the waterings and the rain in the log. */
 final readonly class WaterDueQuestion implements Question
 {
     /**
-     * @param  Site  $site  where it stands
-     * @param  Day  $on  of sowing, or of transplanting
+     * @param  Site  $site  where it grows
+     * @param  Day  $on  day of sowing, or of transplanting
      * @param  Day|null  $up  null: not seen
      * @param  array<string, float|null>  $given  as WaterDueSheet::of takes them
-     * @param  array<string, float>  $gauge  likewise
+     * @param  array<string, float>  $gauge  as WaterDueSheet::of takes them
      */
     public function __construct(
         private Site $site,
@@ -51,7 +51,7 @@ final readonly class WaterDueQuestion implements Question
         return $place->at($this->site)->growing(CropBook::of([$this->crop]));
     }
 
-    /** @return array{water: array<string, mixed>|null} null without rain on record of late */
+    /** @return array{water: array<string, mixed>|null} null without recent rain on record */
     public function answer(Place $place): array
     {
         return [

@@ -16,25 +16,25 @@ use App\Trials\TrialPlot;
 use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Builder;
 
-/** The log of a zone read back: its lines, and what a phone needs to write more where there is no signal. */
+/** A zone's log read back: its entries, and what a phone needs to write more offline. */
 final class ZoneLog
 {
     public const PAGE = 60;
 
-    /** Lines of a person that say what is likely next. */
+    /** Latest entries of a person that show what is likely next. */
     private const LATELY = 60;
 
-    /** Earlier years, and days to either side, in which something was sown that is likely sown now. */
+    /** Earlier years, and days on either side, in which something was sown that is likely to be sown now. */
     private const YEARS = 3;
 
     private const ABOUT = 20;
 
-    /** Sowings under way that a phone carries. */
+    /** The most growing plantings that a phone carries. */
     private const MOST_SOWINGS = 300;
 
     /**
      * @param  array{crop?: string|null, garden?: string|null, bed?: string|null, act?: string|null, from?: string|null, to?: string|null, after?: string|null}  $asked
-     * @return Builder<LogEntry> the newest first; those that were corrected are left out, those taken back are not
+     * @return Builder<LogEntry> newest first; those that were corrected are left out, deleted ones are not
      */
     public function lines(Zone $zone, array $asked): Builder
     {
@@ -90,7 +90,7 @@ final class ZoneLog
         );
     }
 
-    /** @return array<string, list<string>> by act, the codes of the cautions that are due where it is written */
+    /** @return array<string, list<string>> by task, the codes of the cautions that belong where it is written */
     private static function cautions(): array
     {
         $due = [];

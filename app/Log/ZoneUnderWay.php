@@ -12,17 +12,17 @@ use App\Results\PlaceOf;
 use App\Results\Results;
 use App\Zones\Zone;
 
-/** What the log says is in the ground, or under cover for it, and how this season goes on for each. */
+/** What the log says is growing, in the ground or indoors, and how this season continues for each. */
 final readonly class ZoneUnderWay
 {
-    /** Sowings that are told of: the latest. */
+    /** The most plantings shown, latest first. */
     private const MOST = 200;
 
     public function __construct(private PlaceOf $places)
     {
     }
 
-    /** @return list<array<string, mixed>> as the contract's UnderWay, what is picked next first */
+    /** @return list<array<string, mixed>> as the contract's UnderWay, next harvest first */
     public function of(Zone $zone, Day $today): array
     {
         $sowings = array_values(
@@ -52,7 +52,7 @@ final readonly class ZoneUnderWay
 
     /**
      * @param  list<Sowing>  $sowings
-     * @return array<int, array<string, mixed>> of each; sowings alike are followed once
+     * @return array<int, array<string, mixed>> for each; plantings that are alike are followed once
      */
     private static function goesOn(Zone $zone, Place $place, array $sowings): array
     {

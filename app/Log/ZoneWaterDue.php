@@ -15,7 +15,7 @@ use App\Results\Results;
 use App\Zones\Zone;
 use Illuminate\Support\Collection;
 
-/** Which of what the log says is in the ground is to be watered, bed by bed. */
+/** Which of the plantings that the log says are growing need water, bed by bed. */
 final readonly class ZoneWaterDue
 {
     private const MOST = 200;
@@ -26,7 +26,7 @@ final readonly class ZoneWaterDue
     {
     }
 
-    /** @return list<array<string, mixed>> as the contract's BedWater, what is due first; empty without rain on record of late */
+    /** @return list<array<string, mixed>> as the contract's BedWater, those due first; empty without recent rain on record */
     public function of(Zone $zone, Day $today): array
     {
         $place = $this->places->today($zone, $today);
@@ -65,7 +65,7 @@ final readonly class ZoneWaterDue
             ->all();
     }
 
-    /** @return Collection<int, LogEntry> waterings and what gauges caught, of the days that a season looks back on */
+    /** @return Collection<int, LogEntry> waterings and what gauges caught, on the days that a season looks back on */
     private static function entries(Zone $zone, Day $today): Collection
     {
         return LogEntry::standing($zone)
@@ -77,7 +77,7 @@ final readonly class ZoneWaterDue
 
     /**
      * @param  Collection<int, LogEntry>  $entries
-     * @return array<string, float|null> mm of the waterings of a sowing's bed by date; null: as much as it took
+     * @return array<string, float|null> mm of the waterings of a planting's bed by date; null: as much as it took
      */
     private static function given(Collection $entries, Sowing $sowing): array
     {
@@ -97,7 +97,7 @@ final readonly class ZoneWaterDue
 
     /**
      * @param  Collection<int, LogEntry>  $entries
-     * @return array<string, float> mm that gauges of a garden caught, by date; a gauge is emptied when it is read, so readings add up
+     * @return array<string, float> mm that a garden's gauges caught, by date; a gauge is emptied when it is read, so readings add up
      */
     private static function caught(Collection $entries, ?string $garden): array
     {
@@ -113,7 +113,7 @@ final readonly class ZoneWaterDue
     }
 
     /**
-     * @param  Collection<int, Sowing>  $sowings  of one bed, by the key of their answers
+     * @param  Collection<int, Sowing>  $sowings  in one bed, by the key of their answers
      * @param  array<int, array<string, mixed>>  $answers
      * @param  Collection<int, Crop>  $crops
      * @param  Collection<int, LogEntry>  $entries

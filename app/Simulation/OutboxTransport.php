@@ -15,7 +15,7 @@ use Symfony\Component\Mime\Email;
 use Symfony\Component\Mime\Message;
 use Symfony\Component\Mime\MessageConverter;
 
-/** Where mail goes as long as no mail server is named: a list at the desk of what would have been sent, the latest kept. */
+/** Where mail goes until a mail server is named: a list at the desk of what would have been sent, of which the latest are kept. */
 final class OutboxTransport extends AbstractTransport
 {
     protected function doSend(SentMessage $message): void

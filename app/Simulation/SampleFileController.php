@@ -8,7 +8,7 @@ use Anthesis\Record\Day;
 use App\Zones\Zone;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
-/** A made-up station's file in °F, for whoever tries Anthesis before they have a file of their own. */
+/** A made-up station's file in °F, for people who try Anthesis before they have a file of their own. */
 final class SampleFileController
 {
     private const YEARS = 30;

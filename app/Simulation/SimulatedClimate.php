@@ -12,11 +12,12 @@ final readonly class SimulatedClimate
      * @param  int  $peak  day of the year of the warmest mean
      * @param  array{float, float}  $range  mean daily range, and the amplitude of its yearly swing
      * @param  array{float, float}  $deviation  standard deviation of the daily mean, and its amplitude (larger in winter)
-     * @param  float  $persistence  share of a day's departure that the next one keeps
+     * @param  float  $persistence  share of a day's departure that carries over to the next
      * @param  float  $trend  °C per decade
-     * @param  array{year: int, from: int, to: int, by: float}|null  $cold  a cold spell of one year: its first and last day of the year, and by how much its middle is colder, °C
-     * @param  array{float, float, float}|null  $rain  share of wet days in the cold and in the warm half of the year, and mm of a wet day on the
-     *     mean; null: the station measures none
+     * @param  array{year: int, from: int, to: int, by: float}|null  $cold  a cold spell in one year: its first and last day of the year,
+     *   and how much colder its middle is, °C
+     * @param  array{float, float, float}|null  $rain  share of wet days in the cold and in the warm half of the year, and mean mm of a wet
+     *   day; null: the station measures none
      */
     public function __construct(
         public float $mean,
@@ -32,7 +33,7 @@ final readonly class SimulatedClimate
     ) {
     }
 
-    /** @return float °C by which a day is colder: most in the middle of the spell */
+    /** @return float how much colder a day is, °C: most in the middle of the spell */
     public function colder(int $year, int $dayOfYear): float
     {
         return $this->cold === null || $year !== $this->cold['year'] || $dayOfYear < $this->cold['from'] || $dayOfYear > $this->cold['to']

@@ -10,7 +10,7 @@ use App\Stations\OutlookSource;
 use App\Zones\Zone;
 use Illuminate\Support\Facades\Cache;
 
-/** The seven days to come at the demonstration's places: their simulated weather, foretold ever less well. */
+/** The next seven days at the demonstration's places: their simulated weather, forecast less accurately with each day. */
 final class SimulatedOutlook implements OutlookSource
 {
     private const DAYS = 7;
@@ -23,7 +23,7 @@ final class SimulatedOutlook implements OutlookSource
         if ($climate === null) {
             return null;
         }
-        // It goes through all the weather since the first year; the same morning's is asked for again and again.
+        // It goes through all the weather since the first year, and the same morning's is needed again and again.
         [$minimum, $maximum, $rain] = Cache::remember(
             "simulated-outlook-with-rain {$zone->slug} {$day->iso()}",
             self::KEPT_SECONDS,

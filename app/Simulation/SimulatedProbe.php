@@ -12,7 +12,7 @@ use App\Soil\ProbeSource;
 use App\Soil\SoilSpot;
 use App\Stations\ZoneRecord;
 
-/** A probe that comes out of a warm pocket and closes in on what the soil model says of the spot, a little off as spots are. */
+/** A probe that comes out of a warm pocket and settles to what the soil model says about the spot, a little off, as spots are. */
 final class SimulatedProbe implements ProbeSource
 {
     private const POCKET = 21.0;
@@ -29,9 +29,9 @@ final class SimulatedProbe implements ProbeSource
             return null;
         }
         $soil = SoilTemperature::of($record, Latitude::of($spot->zone->latitude), $spot->site?->toCore() ?? Site::openGround())->dailyMean;
-        // Yesterday's, where today is not on record yet.
+        // Yesterday's, if today is not on record yet.
         $at = min($day->number - $record->first->number, count($soil) - 1);
-        // What sets a spot apart from the model, the same whenever it is measured.
+        // How a spot differs from the model, the same whenever it is measured.
         $own = ((crc32($spot->name) % 21) - 10) / 10;
         $end = ($soil[$at] ?? 10.0) + $own;
 

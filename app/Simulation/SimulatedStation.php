@@ -9,9 +9,9 @@ use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
 /**
- * A made-up weather station: the same seed gives the same weather, day for day. It has the faults real ones have, so that
- * quality control has something to find: missing values, two gaps, five wrong readings. Where its climate has rain it measures that, too,
- * and the snow lying: from numbers of their own, so that the temperatures are the same with rain and without.
+ * A made-up weather station: the same seed gives the same weather, day for day. It has the faults real ones have, so quality control has
+ * something to find: missing values, two gaps, five wrong readings. If its climate has rain, it also measures that and the depth of snow,
+ * from separate random numbers, so the temperatures are the same with rain and without.
  */
 final class SimulatedStation
 {
@@ -28,7 +28,7 @@ final class SimulatedStation
         $this->random = new Randomizer(new Xoshiro256StarStar($climate->seed));
     }
 
-    /** @return string the station's file: CSV with the columns date, tmin_c, tmax_c and, where it measures them, rain_mm, snow_cm */
+    /** @return string the station's file: CSV with the columns date, tmin_c, tmax_c and, if it measures them, rain_mm, snow_cm */
     public function file(Day $first, Day $last): string
     {
         $rows = $this->weather($first, $last);
@@ -40,11 +40,10 @@ final class SimulatedStation
     }
 
     /**
-     * The file of a station nearby that saw the same weather from another height, with a little noise of its own and no
-     * faults.
+     * The file of a nearby station that saw the same weather from another elevation, with a little noise of its own and no faults.
      *
      * @param  Day  $opened  the first day it was read
-     * @param  float  $warmer  °C by which it reads above this one
+     * @param  float  $warmer  °C by which it reads warmer than this one
      */
     public function neighbour(Day $first, Day $last, Day $opened, float $warmer): string
     {
@@ -60,7 +59,7 @@ final class SimulatedStation
     }
 
     /**
-     * What it reports of some days: the weather alone, without the faults of a file.
+     * What it reports for some days: only the weather, without the faults of a file.
      *
      * @param  Day  $first  its first day ever
      */
@@ -73,7 +72,7 @@ final class SimulatedStation
     }
 
     /**
-     * The weather of days to come, foretold ever less well.
+     * The weather of the next days, forecast less accurately with each day.
      *
      * @param  Day  $first  its first day ever
      * @return array{list<float>, list<float>, list<float>|null} minima and maxima, °C, and rain, mm; null: it measures none
@@ -139,7 +138,7 @@ final class SimulatedStation
 
     /**
      * @param  list<array{float|null, float|null}>  $rows  minima and maxima, °C, from the first day ever on
-     * @return list<array{float|null, float}> rain, mm, and snow lying, cm; empty where it measures none
+     * @return list<array{float|null, float}> rain, mm, and depth of snow, cm; empty if it measures none
      */
     private function water(array $rows, Day $first): array
     {
@@ -155,7 +154,7 @@ final class SimulatedStation
         foreach ($rows as $i => [$minimum, $maximum]) {
             $season = cos((2 * M_PI * (Day::yearDayOf($first->number + $i) - $this->climate->peak)) / 365.25);
             $chance = ($cold + $warm) / 2 + (($warm - $cold) / 2) * $season;
-            // Wet days come in spells; on the mean of the year they are as many.
+            // Wet days come in spells; over a year, there are just as many.
             $wasWet = $share() < ($wasWet ? $chance + 0.3 * (1 - $chance) : 0.7 * $chance);
             $rain = round(-$wetDay * log(1.0 - $share()), 1) * ($wasWet ? 1 : 0);
             $isMissing = $share() < self::MISSING_SHARE;

@@ -7,13 +7,13 @@ namespace App\Simulation;
 /** The weather of the demonstration's places, by their zone. */
 final class SimulatedStations
 {
-    /** The first year any of them was read. */
+    /** The first year of any of their records. */
     public const FIRST_YEAR = 1995;
 
-    /** The demonstration begins in a cold spring of Kestrel Basin. */
+    /** The demonstration starts in a cold spring in Kestrel Basin. */
     private const COLD_SPRING = ['year' => 2026, 'from' => 40, 'to' => 112, 'by' => 6.0];
 
-    /** @return SimulatedClimate|null null where a zone is none of the demonstration's */
+    /** @return SimulatedClimate|null null if the zone does not belong to the demonstration */
     public static function climate(string $zone): ?SimulatedClimate
     {
         return match ($zone) {

@@ -9,14 +9,14 @@ use Anthesis\Soil\ReadingsRefused;
 use Anthesis\Soil\Settling;
 use App\People\User;
 
-/** Keeps a reading of a spot, fitted where its figures fell; sent twice, it is kept once. Withdraws one. */
+/** Saves a reading of a spot, fitted if its figures were still moving; sent twice, it is saved once. Also withdraws one. */
 final class KeepReading
 {
     /**
      * @param  list<array{float, float}>  $figures  seconds and °C
-     * @param  float|null  $celsius  one figure that has settled, where none fell
+     * @param  float|null  $celsius  one settled figure, if none were moving
      *
-     * @throws ReadingsRefused when the figures cannot be fitted
+     * @throws ReadingsRefused if the figures cannot be fitted
      */
     public function keep(
         SoilSpot $spot,

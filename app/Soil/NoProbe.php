@@ -6,7 +6,7 @@ namespace App\Soil;
 
 use Anthesis\Record\Day;
 
-/** No probe is connected: figures are typed. */
+/** For when no probe is connected: figures are typed. */
 final class NoProbe implements ProbeSource
 {
     public function figure(SoilSpot $spot, Day $day, float $seconds): ?float

@@ -8,7 +8,7 @@ use App\Sites\Site;
 use App\Zones\Zone;
 use Illuminate\Database\UniqueConstraintViolationException;
 
-/** Names a spot where soil is measured. Named twice is once. */
+/** Names a spot where soil is measured. Naming it twice changes nothing. */
 final class SaveSpot
 {
     public function execute(Zone $zone, string $name, Site $site): SoilSpot

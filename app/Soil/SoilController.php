@@ -18,7 +18,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\ValidationException;
 
-/** Soil as it is measured, spot by spot. */
+/** Measured soil, spot by spot. */
 class SoilController
 {
     public function __construct(private readonly ZoneSoil $soil, private readonly PlaceOf $places)

@@ -15,18 +15,18 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
 /**
- * What soil was found to be at a spot. It is never changed: one that was wrong is withdrawn, and another is taken.
+ * A soil reading at a spot. It never changes: a wrong one is withdrawn, and another is taken.
  *
  * @property int $id
  * @property int $soil_spot_id
  * @property int|null $user_id
- * @property string $idempotency_key a key of the sender's: sent twice, it is kept once
+ * @property string $idempotency_key a key of the sender's: sent twice, it is saved once
  * @property Carbon $day
  * @property float $hour local, 0…24
  * @property float $depth m
  * @property float $celsius
  * @property float|null $within half the 90% interval of a fitted one, °C
- * @property list<array{float, float}> $figures seconds and °C, as they fell; none of one that was typed settled
+ * @property list<array{float, float}> $figures seconds and °C, as they were read; empty if a single settled figure was typed
  * @property string $source
  * @property Carbon|null $withdrawn_at
  * @property int|null $withdrawn_by
@@ -39,13 +39,13 @@ class SoilReading extends Model
     use OfOffice;
     use SentOnce;
 
-    /** One figure, typed when it had settled. */
+    /** One figure, typed after it settled. */
     public const TYPED = 'typed';
 
-    /** Figures as they fell, typed by the timer. */
+    /** Figures as they moved, typed with the timer. */
     public const TIMER = 'timer';
 
-    /** Of the simulated probe. */
+    /** From the simulated probe. */
     public const SIMULATED = 'simulated';
 
     protected $guarded = [];

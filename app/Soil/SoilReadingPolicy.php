@@ -6,7 +6,7 @@ namespace App\Soil;
 
 use App\People\User;
 
-/** Who took a reading may withdraw it; an educator any. */
+/** The person who took a reading may withdraw it; an educator may withdraw any. */
 class SoilReadingPolicy
 {
     public function withdraw(User $user, SoilReading $reading): bool

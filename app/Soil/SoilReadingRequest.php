@@ -66,7 +66,7 @@ class SoilReadingRequest extends FormRequest
             ]);
     }
 
-    /** @param  Day  $today  of the zone the reading was taken in */
+    /** @param  Day  $today  in the zone the reading was taken in */
     public function day(Day $today): Day
     {
         try {

@@ -18,7 +18,7 @@ use Illuminate\Support\Collection;
  *
  * @property int $id
  * @property int $zone_id
- * @property int|null $site_id the kind of growing place it is; null: that was taken out, and it counts as open ground
+ * @property int|null $site_id the kind of growing site it is; null: that was deleted, and it counts as open ground
  * @property string $name
  * @property-read Zone $zone
  * @property-read Site|null $site
@@ -43,7 +43,7 @@ class SoilSpot extends Model
         return $this->belongsTo(Site::class);
     }
 
-    /** @return HasMany<SoilReading, $this> the newest first */
+    /** @return HasMany<SoilReading, $this> newest first */
     public function readings(): HasMany
     {
         return $this->hasMany(SoilReading::class)->orderByDesc('day')->orderByDesc('hour')->orderByDesc('id');

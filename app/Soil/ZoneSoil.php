@@ -15,16 +15,16 @@ use Anthesis\Soil\SoilTemperature;
 use App\Results\PlaceOf;
 use App\Zones\Zone;
 
-/** What was read at the spots of a zone, and what it says against the model and the usual. */
+/** What was read at the spots of a zone, and how it compares with the model and with normal. */
 final readonly class ZoneSoil
 {
-    /** Days the plot goes back. */
+    /** Days the chart goes back. */
     private const DAYS = 42;
 
-    /** Readings of a spot that are told. */
+    /** The most readings listed for a spot. */
     private const TOLD = 60;
 
-    /** A reading says how soil is for so many days. */
+    /** Days for which a reading says what the soil is like. */
     private const FRESH = 3;
 
     public function __construct(private PlaceOf $places, private ProbeSource $probe)
@@ -50,7 +50,7 @@ final readonly class ZoneSoil
         ];
     }
 
-    /** @return array{first: string, model: list<float|null>, usual: list<float>} of open ground */
+    /** @return array{first: string, model: list<float|null>, usual: list<float>} for open ground */
     private static function days(Place $place, Day $today): array
     {
         $record = $place->years->days();
@@ -106,13 +106,16 @@ final readonly class ZoneSoil
         ];
     }
 
-    /** @return array{on: string, celsius: float, reading: float, model: float, usual: float}|null null where no weather is on record that is near enough */
+    /**
+     * @return array{on: string, celsius: float, reading: float, model: float, usual: float}|null null if no weather close enough is on
+     *   record
+     */
     private static function now(SoilReading $latest, DailyRecord $record, Latitude $latitude, Site $site): ?array
     {
         $reading = $latest->toCore();
         $site = $site->atDepth($reading->depth);
         $soil = SoilTemperature::of($record, $latitude, $site);
-        // Today's weather is on record tomorrow: until then yesterday's stands for it.
+        // Today's weather is on record tomorrow; until then, yesterday's is used.
         $i = $reading->day->number - $record->first->number;
         $i = $i === $record->days() ? $i - 1 : $i;
         [$low, $high, $model] = [$record->minimum[$i] ?? null, $record->maximum[$i] ?? null, $soil->dailyMean[$i] ?? null];
@@ -131,7 +134,7 @@ final readonly class ZoneSoil
 
     /**
      * @param  list<Crop>  $crops
-     * @return list<array<string, mixed>> crops whose soil the reading and the model judge differently
+     * @return list<array<string, mixed>> crops for which the reading and the model lead to different answers
      */
     private static function apart(array $crops, float $reading, float $model): array
     {

@@ -12,7 +12,7 @@ use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 
 /**
- * Judges this season's counts of a zone, year by year, a few minutes at a time so that others get their turn. Safe to run again after a
+ * Judges this season's counts of a zone, year by year, a few minutes at a time so other work gets its turn. Safe to run again after a
  * worker was killed: what is judged is kept.
  */
 final class KeepMorningsJob implements ShouldBeUniqueUntilProcessing, ShouldQueue
@@ -23,7 +23,7 @@ final class KeepMorningsJob implements ShouldBeUniqueUntilProcessing, ShouldQueu
 
     public int $uniqueFor = 600;
 
-    /** Seconds after which the rest is left to another turn. */
+    /** Seconds after which the rest waits for another turn. */
     private const TURN = 120;
 
     public function __construct(private readonly int $zoneId)

@@ -17,7 +17,7 @@ final class KeepPromisesJob implements ShouldBeUnique, ShouldQueue
 
     public int $timeout = 600;
 
-    /** How long another one is not queued beside it, seconds. */
+    /** Seconds for which another one is not queued beside it. */
     public int $uniqueFor = 600;
 
     public function __construct(private readonly int $zoneId)

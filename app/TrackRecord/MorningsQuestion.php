@@ -10,7 +10,7 @@ use Anthesis\Verification\SeasonMornings;
 use App\Results\Question;
 use App\Results\ResultKind;
 
-/** What this season's counts would have said of every crop on the mornings of a past year, and what came. */
+/** What this season's counts would have said about every crop on the mornings of a past year, and the outcome. */
 final readonly class MorningsQuestion implements Question
 {
     public function __construct(private int $year)
@@ -38,7 +38,7 @@ final readonly class MorningsQuestion implements Question
         return SeasonMornings::ofYear($place, self::promising($place), $this->year);
     }
 
-    /** @return list<Crop> cover crops are for the ground, and promise no harvest */
+    /** @return list<Crop> cover crops promise no harvest, so they are left out */
     private static function promising(Place $place): array
     {
         return array_values(array_filter($place->book->crops(), static fn (Crop $crop): bool => $crop->kind !== Crop::COVER));

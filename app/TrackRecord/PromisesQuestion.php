@@ -10,7 +10,7 @@ use Anthesis\Verification\CropPromises;
 use App\Results\Question;
 use App\Results\ResultKind;
 
-/** Whether a crop's windows kept their word, year by year. */
+/** Whether a crop's windows kept their promise, year by year. */
 final readonly class PromisesQuestion implements Question
 {
     public function __construct(private Crop $crop)
@@ -32,7 +32,7 @@ final readonly class PromisesQuestion implements Question
         return $place->withoutSeason()->at($place->site())->growing($place->book->only($this->crop));
     }
 
-    /** @return array<string, list<array<string, mixed>>> by standard of proof */
+    /** @return array<string, list<array<string, mixed>>> by confidence level */
     public function answer(Place $place): array
     {
         return CropPromises::of($place, $this->crop);

@@ -35,7 +35,10 @@ class TrackRecordController
         ]);
     }
 
-    /** The crops whose last 15 years clearly differ from those before; none until all are judged, which is done when nothing else waits. */
+    /**
+     * The crops whose last 15 years clearly differ from those before; empty until all are judged, which happens when nothing else is
+     * waiting.
+     */
     public function turned(Request $request, Zone $zone, ZoneTrackRecord $record): JsonResponse
     {
         $asked = $request->validate(['standard' => ['nullable', new Enum(ProofStandard::class)]]);
@@ -50,7 +53,7 @@ class TrackRecordController
         return response()->json(['data' => array_values(array_filter($crops, static fn (array $crop): bool => $crop['turned'] !== null))]);
     }
 
-    /** Whether this season's counts did better than the calendar alone, as far as that is judged. */
+    /** Whether this season's counts did better than the calendar alone, as far as that has been judged. */
     public function season(Zone $zone, ZoneHoldOrGo $record): JsonResponse
     {
         $progress = $record->progress($zone) ?? abort(404, self::NO_RECORD);
@@ -58,7 +61,7 @@ class TrackRecordController
         return response()->json(['data' => $progress + ['record' => $record->of($zone, ProofStandard::from($zone->standard))]]);
     }
 
-    /** Has it judged in the background: it takes minutes, so it is asked for. */
+    /** Has it judged in the background. It takes minutes, so it only happens on request. */
     public function judgeSeason(Zone $zone, ZoneHoldOrGo $record): JsonResponse
     {
         Gate::authorize('update', $zone);

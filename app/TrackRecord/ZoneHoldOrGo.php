@@ -14,7 +14,7 @@ use App\Results\Results;
 use App\Zones\Zone;
 
 /**
- * Whether a zone's counts of this season did better than its calendar alone, year by year as it was computed, and all together.
+ * Whether a zone's counts of this season did better than its calendar alone, year by year as computed, and all together.
  *
  * @phpstan-import-type Morning from SeasonMornings
  */
@@ -24,7 +24,7 @@ final readonly class ZoneHoldOrGo
     {
     }
 
-    /** @return array{done: int, total: int}|null how many years are judged; null without a record */
+    /** @return array{done: int, total: int}|null how many years have been judged; null without a record */
     public function progress(Zone $zone): ?array
     {
         $place = $this->places->zone($zone);
@@ -37,9 +37,9 @@ final readonly class ZoneHoldOrGo
     }
 
     /**
-     * Judges a year that is not judged yet. Safe to be stopped and begun again.
+     * Judges a year that has not been judged yet. It can be stopped and started again.
      *
-     * @return bool whether there are others
+     * @return bool whether there are more
      */
     public function keepOne(Zone $zone): bool
     {
@@ -53,7 +53,7 @@ final readonly class ZoneHoldOrGo
         return count($unknown) > 1;
     }
 
-    /** @return array<string, mixed>|null as HoldOrGoRecord; null while years are not judged */
+    /** @return array<string, mixed>|null as HoldOrGoRecord; null until all years are judged */
     public function of(Zone $zone, ProofStandard $standard): ?array
     {
         $place = $this->places->zone($zone);

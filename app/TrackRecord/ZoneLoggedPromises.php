@@ -15,8 +15,8 @@ use App\Windows\ZoneWindows;
 use App\Zones\Zone;
 
 /**
- * What became of the sowings in a zone's log, beside the windows that were in force when they were made; before the first edition, beside
- * those that are computed today.
+ * How the plantings in a zone's log turned out, beside the windows that were current when they were made; before the first edition, beside
+ * today's.
  *
  * @phpstan-import-type Sheet from CropSheet
  */

@@ -15,21 +15,21 @@ use App\Results\Results;
 use App\Zones\Zone;
 
 /**
- * Whether the windows of a zone kept their word: crop by crop as it was computed, and all together.
+ * Whether the windows of a zone kept their promise: crop by crop as computed, and all together.
  *
  * @phpstan-import-type Promises from CropPromises
  * @phpstan-import-type Sheet from TrackRecord
  */
 final readonly class ZoneTrackRecord
 {
-    /** Crops that are computed between two looks at how far it is. */
+    /** Crops computed between two progress checks. */
     private const STEP = 10;
 
     public function __construct(private PlaceOf $places)
     {
     }
 
-    /** @return array{done: int, total: int}|null how many crops are judged; null without a record */
+    /** @return array{done: int, total: int}|null how many crops have been judged; null without a record */
     public function progress(Zone $zone): ?array
     {
         $place = $this->places->zone($zone);
@@ -44,7 +44,7 @@ final readonly class ZoneTrackRecord
         ];
     }
 
-    /** Judges what is not judged yet. Safe to be stopped and begun again. */
+    /** Judges what has not been judged yet. It can be stopped and started again. */
     public function keep(Zone $zone): void
     {
         $place = $this->places->zone($zone);
@@ -60,7 +60,7 @@ final readonly class ZoneTrackRecord
 
     /**
      * @param  list<string>|null  $only  slugs; null: all
-     * @return Sheet|null null without a record; what is not judged yet is judged now
+     * @return Sheet|null null without a record; what has not been judged yet is judged now
      */
     public function of(Zone $zone, ProofStandard $standard, ?array $only = null): ?array
     {
@@ -99,7 +99,7 @@ final readonly class ZoneTrackRecord
         return TrackRecord::of($told);
     }
 
-    /** @return array<string, PromisesQuestion> by crop; cover crops are for the ground, and promise no harvest */
+    /** @return array<string, PromisesQuestion> by crop; cover crops promise no harvest, so they are left out */
     private static function questions(Place $place): array
     {
         $questions = [];

@@ -14,8 +14,8 @@ use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Has a crop, or a variety, mature in a zone by the days its own sowings told; or by the packet again. What held before is kept as
- * undone, and the windows follow.
+ * Uses the local days from a zone's own plantings for a crop, or a variety; or the packet's again. The earlier choice is kept as undone,
+ * and the windows follow.
  */
 final readonly class AdoptLocalDays
 {
@@ -24,10 +24,10 @@ final readonly class AdoptLocalDays
     }
 
     /**
-     * @param  array<string, mixed>  $told  by ZoneLocalDays
-     * @param  int|null  $replaces  those that held when these were read; null: none
+     * @param  array<string, mixed>  $told  from ZoneLocalDays
+     * @param  int|null  $replaces  those that applied when these were read; null: none
      *
-     * @throws StaleEdit when others were taken meanwhile
+     * @throws StaleEdit if others were adopted in the meantime
      */
     public function execute(Zone $zone, Crop $crop, array $told, ?int $replaces, User $user): void
     {

@@ -7,13 +7,13 @@ namespace App\Trials;
 use App\People\User;
 use Illuminate\Support\Facades\DB;
 
-/** Closes a trial with a sentence, which goes into the crop's dossier; and opens it again. */
+/** Closes a trial with a sentence, which becomes part of the crop's evidence; and opens it again. */
 final class CloseTrial
 {
     public function execute(Trial $trial, string $conclusion, User $user): void
     {
         DB::transaction(static function () use ($trial, $conclusion, $user): void {
-            // The first word stands, should two close it at once.
+            // If two people close it at the same time, the first one counts.
             Trial::query()
                 ->whereKey($trial->id)
                 ->whereNull('closed_on')

@@ -16,7 +16,7 @@ use Anthesis\Trial\ObservedSowing;
 use App\Results\Question;
 use App\Results\ResultKind;
 
-/** The days to maturity of a crop that sowings seen at a place tell. */
+/** The days to maturity of a crop, from plantings seen at a place. */
 final readonly class LocalDaysQuestion implements Question
 {
     /** @param  list<array{site: Site, on: string, up: string|null, picked: string}>  $sowings  dates as YYYY-MM-DD */

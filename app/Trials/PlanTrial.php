@@ -18,8 +18,8 @@ use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Makes a trial's plan: a plot for each repeat of each variety in each wave, with what the record has one expect. Sent twice, it is
- * made once.
+ * Creates a trial's plan: a plot for each repeat of each variety in each wave, with what the record leads us to expect. Sent twice, it is
+ * created once.
  */
 final readonly class PlanTrial
 {
@@ -30,7 +30,7 @@ final readonly class PlanTrial
     /**
      * @param  list<array{name: string, on: Day}>  $waves
      * @param  list<string|null>  $varieties  null: the crop itself
-     * @param  list<array{garden: string, name: string}>  $beds  the repeats go round them; none: anywhere
+     * @param  list<array{garden: string, name: string}>  $beds  the repeats are spread over them; empty: anywhere
      */
     public function execute(
         Zone $zone,
@@ -116,7 +116,7 @@ final readonly class PlanTrial
     /**
      * @param  list<array{name: string, on: Day}>  $waves
      * @param  list<string|null>  $varieties
-     * @return array<int, array<int, array{harvests: float, of: int, first: list<string>|null}>> by wave and variety; none without a record
+     * @return array<int, array<int, array{harvests: float, of: int, first: list<string>|null}>> by wave and variety; empty without a record
      */
     private function expected(Zone $zone, Crop $crop, Route $route, array $waves, array $varieties): array
     {

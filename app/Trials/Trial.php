@@ -17,7 +17,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 
 /**
- * A question put to the ground: waves and varieties side by side, and what came of them.
+ * A trial: waves and varieties side by side, and their results.
  *
  * @property int $id
  * @property string $idempotency_key a key of the sender's

@@ -37,7 +37,7 @@ class TrialPlot extends Model
 {
     use OfOffice;
 
-    /** A plot is asked for so many days before it is planned, and so many after. */
+    /** A plot comes up this many days before it is planned, and until this many after. */
     private const DUE = [7, 45];
 
     protected $guarded = [];
@@ -69,7 +69,7 @@ class TrialPlot extends Model
         return self::query()->whereHas('trial', static fn (Builder $q) => $q->where('zone_id', $zone->id));
     }
 
-    /** @return Collection<int, self> of open trials, not sown yet and planned for these days */
+    /** @return Collection<int, self> in open trials, not sown yet and planned for these days */
     public static function due(Zone $zone, Day $today): Collection
     {
         return self::query()
@@ -82,7 +82,7 @@ class TrialPlot extends Model
             ->get();
     }
 
-    /** @return array<string, mixed> as a phone asks for it */
+    /** @return array<string, mixed> in the form a phone needs */
     public function asked(): array
     {
         return [

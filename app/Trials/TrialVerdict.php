@@ -6,7 +6,7 @@ namespace App\Trials;
 
 use Anthesis\Trial\Wave;
 
-/** Which wave of a trial did best, by what was picked: told of plots that are done, those that were lost among them. */
+/** Which wave of a trial did best, judged by its harvest, over finished plots, including those that were lost. */
 final class TrialVerdict
 {
     /** @return array<string, mixed> as the contract's Verdict */

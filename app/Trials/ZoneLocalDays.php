@@ -16,14 +16,14 @@ use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Days to maturity as the sowings of a zone's log tell them, by crop, variety and way of growing, with their evidence; and those an
- * educator took.
+ * Local days to maturity from the plantings in a zone's log, by crop, variety, and way of growing, with their evidence; and those an
+ * educator adopted.
  *
  * @phpstan-type Row array{on: string, up: string|null, picked: string, bed: string|null, site: int|null}
  */
 final readonly class ZoneLocalDays
 {
-    /** Sowings that are asked of each: the latest; more would hardly move it. */
+    /** The most plantings used for each, latest first; more would hardly change it. */
     public const MOST = 30;
 
     public function __construct(private PlaceOf $places)
@@ -70,7 +70,7 @@ final readonly class ZoneLocalDays
         return $told;
     }
 
-    /** @return array<string, mixed>|null what the sowings of one of them tell now */
+    /** @return array<string, mixed>|null what the plantings of one of them say now */
     public function one(Zone $zone, Crop $crop, ?string $variety, Route $route): ?array
     {
         foreach ($this->of($zone) as $told) {
@@ -82,7 +82,7 @@ final readonly class ZoneLocalDays
         return null;
     }
 
-    /** @return list<array<string, mixed>> what was taken and undone, the latest first */
+    /** @return list<array<string, mixed>> what was adopted and undone, latest first */
     public function history(Zone $zone): array
     {
         return array_values(
@@ -123,7 +123,7 @@ final readonly class ZoneLocalDays
     private function groups(Zone $zone): array
     {
         $crops = Crop::query()->with('varieties')->get()->keyBy('id');
-        // Rows, not models, and the latest of each crop and variety: a log has many years of them.
+        // Rows, not models, and only the latest of each crop and variety, because a log has many years of them.
         $latest = DB::table('sowings')
             ->where('zone_id', $zone->id)
             ->where('taken_back', false)
@@ -170,7 +170,7 @@ final readonly class ZoneLocalDays
 
     /**
      * @param  array<string, array{Crop, string|null, Route, CropParameters, list<Row>}>  $groups
-     * @return array<string, array<string, mixed>|null> null where the record tells nothing of them
+     * @return array<string, array<string, mixed>|null> null if the record says nothing about them
      */
     private static function results(Place $place, array $groups): array
     {

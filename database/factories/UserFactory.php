@@ -12,7 +12,7 @@ use App\People\User;
 use Illuminate\Database\Eloquent\Factories\Factory;
 
 /**
- * People for tests: an educator who reads metric units, unless something else is asked for.
+ * People for tests: an educator who reads metric units, unless the test says otherwise.
  *
  * @extends Factory<User>
  */

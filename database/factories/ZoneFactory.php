@@ -10,7 +10,7 @@ use Illuminate\Database\Eloquent\Factories\Factory;
 use Illuminate\Support\Str;
 
 /**
- * A zone without a record, for tests that do not ask how it came to be.
+ * A zone without a record, for tests that do not care how it came to be.
  *
  * @extends Factory<Zone>
  */

@@ -40,7 +40,7 @@ return new class extends Migration
             $table->id();
             $table->foreignId('zone_id')->constrained()->cascadeOnDelete();
             $table->string('name', 120);
-            // 1 is the zone's primary station, the next ones are fall-backs in order.
+            // 1 is the zone's primary station; the next ones fill gaps, in order.
             $table->unsignedSmallInteger('rank')->default(1);
             $table->foreignId('record_id')->nullable();
             $table->timestamps();
@@ -74,7 +74,7 @@ return new class extends Migration
             $table->timestamps();
         });
         DB::statement('ALTER TABLE records MODIFY series MEDIUMBLOB NOT NULL');
-        // What was computed, under a fingerprint of all it was computed from.
+        // Computed results, under a fingerprint of everything they were computed from.
         Schema::create('results', static function (Blueprint $table): void {
             $table->char('hash', 64)->primary();
             $table->string('kind', 20);

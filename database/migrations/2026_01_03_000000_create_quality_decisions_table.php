@@ -10,7 +10,7 @@ return new class extends Migration
 {
     public function up(): void
     {
-        // Kept by day, not by record, so that a decision outlives the next import. An undone one stays, with its date.
+        // Kept by day, not by record, so a decision outlasts the next import. One that was undone stays, with its date.
         Schema::create('quality_decisions', static function (Blueprint $table): void {
             $table->id();
             $table->foreignId('station_id')->constrained()->cascadeOnDelete();

@@ -16,13 +16,13 @@ return new class extends Migration
         Schema::table('stations', static function (Blueprint $table): void {
             // Null: set aside, kept and not used.
             $table->unsignedSmallInteger('rank')->nullable()->change();
-            // Null: taken to stand at the zone's height.
+            // Null: treated as at the zone's elevation.
             $table->integer('height_m')->nullable()->after('rank');
             $table->double('lapse')->default(StationSeries::LAPSE)->after('height_m');
             $table->boolean('matched')->default(true)->after('lapse');
         });
         Schema::table('zones', static function (Blueprint $table): void {
-            // Latest years to lean on; null: all.
+            // Latest years to use; null: all.
             $table->unsignedSmallInteger('years')->nullable();
         });
         Schema::table('computations', static function (Blueprint $table): void {
@@ -34,7 +34,7 @@ return new class extends Migration
         Schema::table('computations', static fn (Blueprint $table) => $table->dropColumn('record_id'));
         Schema::create('sites', static function (Blueprint $table): void {
             $table->id();
-            // Null: a site of every zone.
+            // Null: a site for every zone.
             $table->foreignId('zone_id')->nullable()->constrained()->cascadeOnDelete();
             $table->string('name', 60);
             $table->double('air');

@@ -12,7 +12,7 @@ return new class extends Migration
 {
     public function up(): void
     {
-        // A crop is the row of the crop table it is written as; docs/crop-table.md has the columns.
+        // A crop is a row of the crop table; docs/crop-table.md has the columns.
         Schema::create('crops', static function (Blueprint $table): void {
             $table->id();
             $table->string('slug', 60)->unique();
@@ -39,7 +39,7 @@ return new class extends Migration
             $table->timestamps();
             $table->unique(['crop_id', 'name']);
         });
-        // Which school a zone's calendar follows for a crop, where not the zone's; or dates of the educator's own.
+        // Which method a zone's calendar follows for a crop, if not the zone's; or the educator's own dates.
         Schema::create('crop_choices', static function (Blueprint $table): void {
             $table->id();
             $table->foreignId('zone_id')->constrained()->cascadeOnDelete();
@@ -57,7 +57,7 @@ return new class extends Migration
             $table->string('light', 20)->default('radiation');
         });
         Schema::table('computations', static function (Blueprint $table): void {
-            // Null: open ground, what calendars are made of.
+            // Null: open ground, which calendars are made for.
             $table->foreignId('site_id')->nullable()->after('zone_id')->constrained()->cascadeOnDelete();
         });
         $position = 0;
@@ -70,7 +70,7 @@ return new class extends Migration
                 'updated_at' => now(),
             ]);
         }
-        // Results of the computation before the replay are of no use to the one with it.
+        // Results from before the replay are of no use to the computation that has it.
         DB::table('computations')
             ->where('state', 'done')
             ->update(['ruler_hash' => null]);

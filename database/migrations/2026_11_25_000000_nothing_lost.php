@@ -15,7 +15,7 @@ return new class extends Migration
 
     public function up(): void
     {
-        // What an edit was made on: one made on an older version is refused.
+        // The version an edit was made on: one made on an older version is refused.
         foreach (self::VERSIONED as $name) {
             Schema::table($name, static fn (Blueprint $table) => $table->unsignedInteger('version')->default(1));
         }
@@ -30,21 +30,21 @@ return new class extends Migration
             $table->timestamp('created_at')->useCurrent();
             $table->index(['subject', 'subject_id', 'version']);
         });
-        // Counts the changes of all that a zone's results are computed from; a computation notes how far it saw.
+        // Counts the changes to everything that a zone's results are computed from; a computation notes how far it saw.
         Schema::table('zones', static fn (Blueprint $table) => $table->unsignedInteger('inputs')->default(0));
         Schema::table('computations', static function (Blueprint $table): void {
             $table->unsignedInteger('inputs')->default(0);
             $table->unsignedTinyInteger('attempts')->default(0);
-            // Of the record it was computed from; null: not computed yet.
+            // In the record it was computed from; null: not computed yet.
             $table->unsignedSmallInteger('cold_seasons')->nullable();
             $table->index(['zone_id', 'state']);
         });
         Schema::table('sites', static function (Blueprint $table): void {
-            // Names are unique among the sites of every zone too, whose zone_id is null.
+            // Names are unique among the sites for every zone too, whose zone_id is null.
             $table->unsignedBigInteger('scope')->virtualAs('IFNULL(zone_id, 0)');
             $table->unique(['scope', 'name']);
         });
-        // °C between two neighboring values as finely as the record is written; null: not known.
+        // Smallest difference between two values in the record, °C; null: not known.
         Schema::table('records', static fn (Blueprint $table) => $table->double('step')->nullable());
         // A request that is sent twice is carried out once.
         Schema::table('record_imports', static fn (Blueprint $table) => $table->string('sent_as', 64)->nullable()->unique());
@@ -54,7 +54,7 @@ return new class extends Migration
             $table->char('seal', 64)->nullable();
         });
         DB::table('editions')->update(['in_force_at' => DB::raw('created_at')]);
-        // Those published before there were seals get theirs now, and only now: from here on one without a seal is not shown.
+        // Those published before there were seals get theirs now, and only now: from here on, one without a seal is not shown.
         foreach (Edition::query()->get() as $edition) {
             if (hash('sha256', $edition->document) === $edition->checksum) {
                 DB::table('editions')
@@ -74,7 +74,7 @@ return new class extends Migration
             $table->text('error')->nullable();
             $table->timestamps();
         });
-        // What the application last found of itself: by the scheduler, the workers, the verification.
+        // What the application last found out about itself: from the scheduler, the workers, the verification.
         Schema::create('heartbeats', static function (Blueprint $table): void {
             $table->string('name', 40)->primary();
             $table->timestamp('beaten_at');

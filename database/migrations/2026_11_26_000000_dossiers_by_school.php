@@ -5,7 +5,7 @@ declare(strict_types=1);
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 
-/** Dossiers hold their windows by school: what was computed before is put aside, and computed again by the seeder. */
+/** Crop evidence holds its windows by method. Earlier computations are set aside, and the seeder has them done again. */
 return new class extends Migration
 {
     public function up(): void

@@ -5,7 +5,7 @@ declare(strict_types=1);
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 
-/** Results speak in phrases: what was computed before, in sentences, is put aside, and computed again by the seeder. */
+/** Results speak in phrases. Earlier computations, in sentences, are set aside, and the seeder has them done again. */
 return new class extends Migration
 {
     public function up(): void

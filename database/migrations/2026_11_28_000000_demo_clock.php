@@ -6,7 +6,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** The demonstration's clock stands on a day that can be moved. */
+/** The demonstration's clock has a date that can be moved. */
 return new class extends Migration
 {
     public function up(): void

@@ -9,7 +9,9 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
-/** Chances, ways out and varieties are part of results, and the shipped crop table is kept as each crop last took or left it. */
+/**
+ * Chances, remedies, and varieties are part of results, and the crop table that ships is kept as each crop last accepted or declined it.
+ */
 return new class extends Migration
 {
     public function up(): void
@@ -21,7 +23,7 @@ return new class extends Migration
             $table->string('slug', 60)->primary();
             $table->json('cells');
         });
-        // A crop that is what the table says has nothing to take. What else is in the book may be of an older table, or an educator's own.
+        // A crop that matches the table has nothing to accept. Others in the book may come from an older table, or from an educator.
         foreach (CropCsv::standardRows() as $slug => $shipped) {
             $kept = DB::table('crops')->where('slug', $slug)->value('cells');
             if ($kept !== null && CropSchema::complete((array) json_decode($kept, true)) == $shipped) {

@@ -6,7 +6,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** Devices that may report for a station, known by a token of which only the fingerprint is kept. */
+/** Devices that may report for a station, recognized by a token of which only the fingerprint is stored. */
 return new class extends Migration
 {
     public function up(): void

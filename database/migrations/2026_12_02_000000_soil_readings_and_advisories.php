@@ -6,7 +6,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** Spots where soil is measured, what was read there, and what gardeners are told of a season. */
+/** Spots where soil is measured, the readings taken there, and advisories for a season. */
 return new class extends Migration
 {
     public function up(): void

@@ -6,7 +6,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** What was answered to a draft's warnings when it was published, and what people object to in a draft, crop by crop. */
+/** Answers to a draft's warnings when it was published, and comments on a draft, crop by crop. */
 return new class extends Migration
 {
     public function up(): void

@@ -6,7 +6,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** What people wrote, in other languages; and the office behind the calendars. */
+/** Translations of what people wrote; and the office that publishes the calendars. */
 return new class extends Migration
 {
     public function up(): void

@@ -6,7 +6,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** Who asked for a zone's weekly letter; and the mail that was not sent, because nothing is there to send it. */
+/** Subscribers of a zone's newsletter; and mail that was not sent because no mail server is set up. */
 return new class extends Migration
 {
     public function up(): void

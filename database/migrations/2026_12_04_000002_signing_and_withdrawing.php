@@ -6,7 +6,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** An edition may wait for a second signature or for a day, and may be withdrawn, with the reason. */
+/** An edition may wait for a second signature or for a date, and may be withdrawn, with the reason. */
 return new class extends Migration
 {
     public function up(): void

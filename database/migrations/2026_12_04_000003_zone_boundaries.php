@@ -6,7 +6,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** Where zones begin and end, as GeoJSON; what was there before stays. */
+/** Boundaries of zones, as GeoJSON; earlier ones stay. */
 return new class extends Migration
 {
     public function up(): void

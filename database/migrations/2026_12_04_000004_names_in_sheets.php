@@ -5,7 +5,7 @@ declare(strict_types=1);
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 
-/** Sheets hold what else a crop is called: what was computed before is put aside, and computed again when the application starts. */
+/** Sheets include a crop's other names. Earlier computations are set aside and done again when the application starts. */
 return new class extends Migration
 {
     public function up(): void

@@ -6,7 +6,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** Beds, what is logged in them, and what the entries of a sowing say of it. */
+/** Beds, what is logged in them, and what the entries of a planting add up to. */
 return new class extends Migration
 {
     public function up(): void

@@ -6,7 +6,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** Trials, plants that tell the season, and days to maturity by a place's own sowings. */
+/** Trials, indicator plants, and local days to maturity. */
 return new class extends Migration
 {
     public function up(): void

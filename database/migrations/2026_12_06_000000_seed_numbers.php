@@ -6,7 +6,7 @@ use Anthesis\Tables\CropCsv;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 
-/** Crops that ship get the seed numbers and heights they did not have; those that were changed keep what they hold. */
+/** Crops that ship get the seed numbers and heights they did not have; those that were changed keep what they have. */
 return new class extends Migration
 {
     private const COLUMNS = ['seeds_per_station', 'thinned_to', 'germination', 'seeds_per_gram', 'height_cm'];
@@ -27,6 +27,6 @@ return new class extends Migration
 
     public function down(): void
     {
-        // Columns the program does not know are not read.
+        // Columns the program does not know are ignored.
     }
 };

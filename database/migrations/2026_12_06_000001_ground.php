@@ -6,7 +6,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** Beds have a length and a width; what is planned for them. */
+/** Beds have a length, a width, and what is planned for them. */
 return new class extends Migration
 {
     public function up(): void

@@ -6,7 +6,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** The secret in the address of a person's feed of tasks. */
+/** The secret in the address of a person's task feed. */
 return new class extends Migration
 {
     public function up(): void

@@ -6,7 +6,7 @@ use Anthesis\Tables\CropCsv;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 
-/** Crops that ship get the thirst and stems they did not have; those that were changed keep what they hold. */
+/** Crops that ship get the thirst and stems they did not have; those that were changed keep what they have. */
 return new class extends Migration
 {
     private const COLUMNS = ['thirst', 'stems_per_plant', 'flower_habit', 'vase_days', 'cut_at'];
@@ -27,6 +27,6 @@ return new class extends Migration
 
     public function down(): void
     {
-        // Columns the program does not know are not read.
+        // Columns the program does not know are ignored.
     }
 };

@@ -6,8 +6,8 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Dossiers hold how long a crop of several sowings usually takes, sheets its seed and stems: what was computed before is put aside, and
- * computed again when the application starts.
+ * Crop evidence includes how long a crop with several sowings typically takes, and sheets its seed and stems. Earlier computations are set
+ * aside and done again when the application starts.
  */
 return new class extends Migration
 {

@@ -7,7 +7,7 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
-/** Keys of requests and secret tokens are told apart to the letter, and a key knows what was saved under it. */
+/** Keys of requests and secret tokens are compared letter by letter, and a key knows what was saved with it. */
 return new class extends Migration
 {
     private const KEYED = [
@@ -35,7 +35,7 @@ return new class extends Migration
             $null = $table === 'record_imports' ? 'NULL' : 'NOT NULL';
             DB::statement("ALTER TABLE {$table} MODIFY sent_as varchar(64) CHARACTER SET ascii COLLATE ascii_bin {$null}");
             if ($table !== 'sowings') {
-                // a sowing's key is that of its first entry
+                // a planting's key is that of its first entry
                 Schema::table(
                     $table,
                     static fn (Blueprint $columns) => $columns

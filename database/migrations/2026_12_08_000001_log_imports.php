@@ -6,7 +6,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** Tables of log entries that were uploaded, and how far each is. */
+/** Uploaded tables of log entries, and how far along each is. */
 return new class extends Migration
 {
     public function up(): void

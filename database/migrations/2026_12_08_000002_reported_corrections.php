@@ -6,7 +6,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** Values of days a station's record already has, as a device reports them differently; somebody decides on them. */
+/** Values of days already in a station's record that a device reports differently; somebody decides about them. */
 return new class extends Migration
 {
     public function up(): void

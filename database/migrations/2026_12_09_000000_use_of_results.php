@@ -6,7 +6,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** Results note when they were last used, so that what is used is not put away; a zone has a time zone, and so a day of its own. */
+/** Results record when they were last used, so those in use are not deleted; a zone has a time zone, and so a date of its own. */
 return new class extends Migration
 {
     public function up(): void

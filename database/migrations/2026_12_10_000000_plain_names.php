@@ -6,7 +6,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** Columns are called what engineers call such things. Indexes keep their names. */
+/** Columns get the names engineers use for such things. Indexes keep their names. */
 return new class extends Migration
 {
     private const SENT_ONCE = [

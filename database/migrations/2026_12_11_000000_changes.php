@@ -7,10 +7,7 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
-/**
- * One trail of what people changed, which nothing edits, in the place of the edits of some rows; a computation says which change
- * caused it.
- */
+/** One trail of what people changed, which nothing edits, instead of the edits of some rows; a computation says which change caused it. */
 return new class extends Migration
 {
     private const VERSIONED = ['beds', 'plantings'];

@@ -7,7 +7,7 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
-/** People and offices choose units and how dates are written; a person has a home zone. Offices that are there stay metric. */
+/** People and offices choose units and a date style; a person has a home zone. Existing offices stay metric. */
 return new class() extends Migration
 {
     public function up(): void

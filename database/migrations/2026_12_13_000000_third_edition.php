@@ -9,9 +9,9 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 /**
- * The third edition of the method: windows wait for each crop's own soil minimum unless a zone says otherwise, so all zones are computed
- * again; editions that are published stay as they are. Crops that ship get the numbers of their water, which move no date. What does move
- * dates is offered crop by crop, as ever.
+ * The third edition of the method: windows wait for each crop's own minimum soil temperature unless a zone turns that off, so all zones are
+ * computed again; published editions stay as they are. Crops that ship get their numbers for water, which move no date. Numbers that do
+ * move dates are offered crop by crop, as always.
  */
 return new class extends Migration
 {

@@ -7,10 +7,10 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
-/** What a growing site's ground is, by the water it holds; it moves no date. */
+/** The ground of a growing site, by the water it holds; it moves no date. */
 return new class extends Migration
 {
-    /** Sites that come with the application and are filled with a mix. */
+    /** Sites that ship and are filled with a mix. */
     private const FILLED = ['raised bed', 'container'];
 
     public function up(): void

@@ -8,8 +8,8 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 /**
- * A zone may have its windows wait until open ground can be worked; none does before somebody asks for it. Crop evidence tells of water
- * now, so all zones are computed again; editions that are published stay as they are.
+ * A zone may have its windows wait until open ground can be worked; none does until somebody turns it on. Crop evidence now includes water,
+ * so all zones are computed again; published editions stay as they are.
  */
 return new class extends Migration
 {

@@ -6,7 +6,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** The watering rules of the office's district, and from when to when they hold. */
+/** The watering rules of the office's district, and the dates they apply. */
 return new class extends Migration
 {
     public function up(): void

@@ -6,7 +6,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** People are invited, come and go, and log in from several places; some with a second factor. */
+/** People are invited, come and go, and log in from several places, some with a second step. */
 return new class extends Migration
 {
     private const OF_USERS = [

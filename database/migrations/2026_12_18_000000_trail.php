@@ -8,8 +8,8 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 /**
- * Changes say what they are about, and which crop; they are chained by hash, so that one that was altered or taken away is noticed. Mail
- * to people of the office, which holds links that log in, is told from mail to readers.
+ * Changes say what they are about, and which crop. They are chained by hash, so one that was altered or removed is noticed. Mail to people
+ * of the office, which contains links that log in, is told apart from mail to readers.
  */
 return new class extends Migration
 {

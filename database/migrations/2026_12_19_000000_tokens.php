@@ -6,7 +6,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** Tokens by which people's programs read and write; of the token itself only the hash is kept. */
+/** Tokens with which people's programs read and write; only a hash of the token is stored. */
 return new class extends Migration
 {
     public function up(): void

@@ -6,7 +6,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** Who wants to be told by mail, each morning, what needs them; and the day they were told for last. */
+/** Who wants an e-mail each morning about what needs attention; and the day of the last one. */
 return new class extends Migration
 {
     public function up(): void

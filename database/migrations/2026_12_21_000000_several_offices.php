@@ -9,12 +9,12 @@ use Illuminate\Support\Facades\Schema;
 use Illuminate\Support\Str;
 
 /**
- * Several offices share an installation. What was there before is the first office's: its zones, crop book, sites, people, and the trail
- * of what they changed.
+ * Several offices share an installation. Everything from before belongs to the first office: its zones, crop book, sites, people, and the
+ * trail of changes.
  */
 return new class extends Migration
 {
-    /** What belongs to an office itself, and by what its rows are told apart there; all else belongs to one by what it hangs on. */
+    /** What belongs directly to an office, and what identifies its rows there; everything else belongs to one through another row. */
     private const OWNED = [
         'zones' => ['name'],
         'crops' => ['slug'],
@@ -26,13 +26,13 @@ return new class extends Migration
         'invitations' => null,
     ];
 
-    /** Were told apart by a column of their own, which two offices may now both have. */
+    /** These were identified by a column that two offices may now both have. */
     private const NUMBERED = ['shipped_crops' => 'slug', 'log_photos' => 'checksum'];
 
-    /** What may also be of no office. */
+    /** What may also belong to no office. */
     private const MAY_BE_OWNED = ['changes', 'outbox', 'personal_access_tokens'];
 
-    /** A change stays as it is, except that it may no longer point to the person: whose it was is told by their number. */
+    /** A change stays as it is, except that it may stop pointing to the person; their number still tells whose it was. */
     private const STAY = <<<'SQL'
         CREATE TRIGGER changes_stay BEFORE UPDATE ON changes FOR EACH ROW
         IF NEW.user_id IS NOT NULL OR NOT (NEW.id <=> OLD.id AND NEW.person <=> OLD.person AND NEW.office_id <=> OLD.office_id
@@ -57,7 +57,7 @@ return new class extends Migration
         }
         foreach (self::OWNED as $name => $unique) {
             Schema::table($name, static fn (Blueprint $table) => $table->unsignedBigInteger('office_id')->default($first));
-            // The default was for the rows that were there.
+            // The default was for the rows that were already there.
             DB::statement("ALTER TABLE {$name} ALTER office_id DROP DEFAULT");
             Schema::table($name, static function (Blueprint $table) use ($name, $unique): void {
                 $table->foreign('office_id')->references('id')->on('offices');
@@ -75,7 +75,7 @@ return new class extends Migration
             DB::table($name)->update(['office_id' => $first]);
         }
         DB::unprepared(self::STAY);
-        // What a seal covers: those of before cover everything but the office.
+        // What a seal covers: earlier ones cover everything but the office.
         Schema::table('change_seals', static fn (Blueprint $table) => $table->unsignedTinyInteger('form')->default(1));
         $this->memberships($first);
     }
@@ -115,7 +115,7 @@ return new class extends Migration
         Schema::table('offices', static fn (Blueprint $table) => $table->dropColumn(['slug', 'mark', 'standard', 'languages']));
     }
 
-    /** @return int the one that is there, or a new one without a name: its people give it one */
+    /** @return int the existing one, or a new one without a name, which its people give it */
     private function firstOffice(): int
     {
         Schema::table('offices', static function (Blueprint $table): void {

@@ -6,7 +6,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** People choose the language of the mail they get. */
+/** People choose the language of their e-mails. */
 return new class extends Migration
 {
     public function up(): void

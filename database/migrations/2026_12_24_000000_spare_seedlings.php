@@ -6,7 +6,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** Beside a planned sowing that may fail, seedlings are raised that can take its place. */
+/** Seedlings raised beside a planned sowing that may fail, to replace it. */
 return new class extends Migration
 {
     public function up(): void

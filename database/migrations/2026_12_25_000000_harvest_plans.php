@@ -6,7 +6,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** What a zone's gardens are to give, week by week, is kept with the zone. */
+/** What a zone's gardens should produce, week by week, is kept with the zone. */
 return new class extends Migration
 {
     public function up(): void
@@ -14,7 +14,7 @@ return new class extends Migration
         Schema::create('harvest_plans', static function (Blueprint $table): void {
             $table->id();
             $table->foreignId('zone_id')->unique()->constrained()->cascadeOnDelete();
-            // [{"crop": slug, "amount": a week, in the crop's own unit}], in the order in which they were added
+            // [{"crop": slug, "amount": per week, in the crop's own unit}], in the order in which they were added
             $table->json('needs');
             $table->unsignedInteger('version')->default(1);
             $table->timestamps();

@@ -11,7 +11,7 @@ use App\Zones\Zone;
 use Illuminate\Database\Seeder;
 
 /**
- * Sows the demonstration into an empty database where it is asked for; in any other, has zones computed again whose results an update put
+ * Adds the demonstration to an empty database if asked to. In any other database, has zones computed again whose results an update set
  * aside.
  */
 class DatabaseSeeder extends Seeder

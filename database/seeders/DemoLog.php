@@ -34,17 +34,16 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Str;
 
 /**
- * A teaching garden's log, made up: two seasons and the spring so far, a trial that is closed and one that is to be sown, and five
- * plants seen over six years. What became of each sowing is what the replay has become of it, with days to maturity that the packet
- * does not know.
+ * A teaching garden's log, made up: two seasons and this spring so far, one closed trial and one still to be sown, and five indicator
+ * plants seen over six years. How each planting turned out is what the replay says, with days to maturity that the packet does not know.
  */
 final class DemoLog
 {
     private const GARDEN = 'Saddlewick teaching garden';
 
     /**
-     * crop => [route, share of the packet's days it takes here, meters, kilograms a meter, days of the year it is sown or set out on,
-     * variety]
+     * crop => [way of growing, share of the packet's days it takes here, meters, kilograms per meter, days of the year it is sown or
+     * transplanted on, variety]
      */
     private const GROWN = [
         ['spinach', 'direct', 1.0, 6.0, 1.4, ['04-08', '04-22', '08-20'], null],
@@ -59,7 +58,7 @@ final class DemoLog
         ['tomato-main', 'transplant', 0.92, 6.0, 4.5, ['05-25', '06-01'], 'Fennick Red'],
     ];
 
-    /** Sown this spring before the demonstration's day: crop, act, days ago, bed, meters. */
+    /** Sown this spring before the demonstration's date: crop, task, days ago, bed, meters. */
     private const THIS_SPRING = [
         ['tomato-main', 'cover', 24, 'Frame', 0.0],
         ['broccoli', 'cover', 30, 'Frame', 0.0],
@@ -79,7 +78,7 @@ final class DemoLog
 
     private const YEARS = [2024, 2025];
 
-    /** plant => [stage, degree-days above 5 °C it comes at] */
+    /** plant => [stage, degree-days above 5 °C at which it comes] */
     private const CUES = [
         ['Hazel', 'first catkins', 22.0],
         ['Dandelion', 'first flower', 62.0],
@@ -112,7 +111,7 @@ final class DemoLog
         'Bed 8' => [9.0, 1.5, 'open ground'],
     ];
 
-    /** What the educator's market table asks, a kilogram or a stem. */
+    /** What the educator's market table charges, per kilogram or stem. */
     private const PRICES = [
         'radish' => 5.0,
         'lettuce-leaf' => 14.0,
@@ -125,8 +124,8 @@ final class DemoLog
     ];
 
     /**
-     * Planned: bed, crop, route, day, meters, and whether spare seedlings are raised: the squash is early for this valley. Broccoli and
-     * cucumbers want the same ground in June, and Bed 7 stands empty after its carrots.
+     * Planned: bed, crop, way of growing, day, meters, and whether spare seedlings are raised: the squash is early for this valley.
+     * Broccoli and cucumbers want the same space in June, and Bed 7 is empty after its carrots.
      */
     private const PLANNED = [
         ['Bed 2', 'lettuce-leaf', 'direct', '2026-08-12', 6.0],
@@ -143,7 +142,7 @@ final class DemoLog
         ['Bed 8', 'bush-bean', 'direct', '2027-06-03', 9.0],
     ];
 
-    /** What the teaching garden's stall sells each week: kilograms, or stems. */
+    /** What the teaching garden's stand sells each week: kilograms, or stems. */
     private const NEEDS = ['lettuce-leaf' => 3.0, 'radish' => 2.0, 'carrot' => 4.0, 'zinnia' => 30.0];
 
     private ?CarbonImmutable $now = null;

@@ -40,14 +40,14 @@ use Illuminate\Support\Str;
 use RuntimeException;
 
 /**
- * The invented Kestrel Basin Extension and two partner districts: people, zones, simulated records, one edition each.
- * Everything goes the way a person's work goes: the same actions, the same files.
+ * The invented Kestrel Basin Extension and two partner districts: people, zones, simulated records, one edition each. Everything is done
+ * the way a person would do it: with the same actions and files.
  */
 class DemoSeeder extends Seeder
 {
     public const PASSWORD = 'kestrel-demo';
 
-    /** Name, address, and role in the Kestrel Basin office and in the partner district's; null: not there. */
+    /** Name, address, and role in the Kestrel Basin office and in the partner district's; null: none. */
     private const PEOPLE = [
         ['Wren Adeyemi-Holt', 'wren@kestrel.example', Role::Educator, null],
         ['Tobias Marchetti', 'tobias@kestrel.example', Role::Volunteer, null],
@@ -57,7 +57,7 @@ class DemoSeeder extends Seeder
         ['Jun Hartsock', 'jun@kestrel.example', null, Role::Volunteer],
     ];
 
-    /** Who sows which office. */
+    /** Who sets up which office. */
     private const EDUCATOR = 'wren@kestrel.example';
 
     private const VOLUNTEER = 'tobias@kestrel.example';
@@ -88,7 +88,7 @@ class DemoSeeder extends Seeder
 
     private const WITH_COMMENT = 'high-meadow';
 
-    /** Spots where soil is measured, and what kind of place each is. */
+    /** Spots where soil is measured, and what kind of growing site each is. */
     private const SPOTS = ['Bed 3' => 'raised bed', 'Pots by the door' => 'container', 'Cells in the frame' => 'cold frame'];
 
     private const OFFICE = [
@@ -215,7 +215,7 @@ class DemoSeeder extends Seeder
         app(SaveBoundaries::class)->execute(self::boundaries(array_column(array_column($zones, 0), 'name')), $educator);
     }
 
-    /** What people have written to each other: a comment to be answered, an advisory, and the mail to a reader of the newsletter. */
+    /** What people have written: a comment to answer, an advisory, and the mail to a newsletter reader. */
     private static function words(Zone $zone, User $educator): void
     {
         if ($zone->slug === self::WITH_COMMENT) {
@@ -264,7 +264,7 @@ class DemoSeeder extends Seeder
         return array_fill_keys(array_column($warnings, 'key'), 'Looked at, and published all the same: this is the first calendar.');
     }
 
-    /** A volunteer's fortnight with the thermometer. */
+    /** A volunteer's two weeks with the thermometer. */
     private function measureSoil(Zone $zone): void
     {
         $volunteer = self::person(self::VOLUNTEER);
@@ -300,7 +300,7 @@ class DemoSeeder extends Seeder
         $last = Today::day()->plus(-1);
         $this->bring($keep, $zone, "{$zone->slug}-station.csv", (new SimulatedStation($climate))->file($first, $last), $educator);
         if ($zone->slug === self::WITH_NEIGHBOUR) {
-            // A valley station 190 m lower saw the same weather, and knows the days the first one lost.
+            // A valley station 190 m lower saw the same weather, and has the days the first one lost.
             $text = (new SimulatedStation($climate))->neighbour($first, $last, Day::of(2004, 1, 1), 0.9);
             $this->bring($keep, $zone, 'packing-shed-station.csv', $text, $educator, [
                 'name' => 'Packing Shed',
@@ -366,7 +366,7 @@ class DemoSeeder extends Seeder
     }
 
     /**
-     * @param  array<string, string>  $settlements  postcode by name
+     * @param  array<string, string>  $settlements  ZIP code by name
      * @return array{name: string, district: string, latitude: float, longitude: float, height_m: int, time_zone: string, settlements: list<array{name: string, postcode: string}>}
      */
     private function zone(

@@ -9,7 +9,7 @@ use Anthesis\Messages\UnitSystem;
 use App\People\User;
 use Illuminate\Database\Seeder;
 
-/** Has the people of the demonstration read metric units, as most tests in the browser do; what one person chooses is tested there. */
+/** Switches the people of the demonstration to metric units, as most browser tests expect; the tests of personal choices set their own. */
 class MetricReaders extends Seeder
 {
     public function run(): void
