@@ -20,13 +20,12 @@ final class SavePlantings
 {
     /**
      * @param  list<array{key: string, bed: int, crop: int, variety: string|null, route: string, on: string, metres: float, pinned: bool, spares?: bool, between?: string|null}>  $add
-     * @param  list<array{id: int, version: int, bed: int, on: string, metres: float, pinned: bool, spares?: bool, between?: string|null}>
-     *   $changewithout `spares`, these stay as planned; without `between`, it stays between the same rows unless it moves to another bed
+     * @param  list<array{id: int, version: int, bed: int, on: string, metres: float, pinned: bool, spares?: bool, between?: string|null}>  $change
+     *     without `spares`, these stay as planned; without `between`, it stays between the same rows unless it moves to another bed
      * @param  list<Named>  $remove
      * @param  list<Named>  $restore
-     * @return array{undo: array{add: list<never>, change: list<array{id: int, version: int, bed: int, on: string, metres: float, pinned:
-     *   bool, spares: bool, between: string|null}>, remove: list<Named>, restore: list<Named>}, beds: list<int>}what undoes it, unless
-     *   somebody changes the same in the meantime, and the beds it touched
+     * @return array{undo: array{add: list<never>, change: list<array{id: int, version: int, bed: int, on: string, metres: float, pinned: bool, spares: bool, between: string|null}>, remove: list<Named>, restore: list<Named>}, beds: list<int>}
+     *     what undoes it, unless somebody changes the same in the meantime, and the beds it touched
      *
      * @throws StaleEdit if one of them was changed since its version; then nothing changes
      */

@@ -111,8 +111,8 @@ class StationRecord extends Model
     }
 
     /**
-     * @return array{0: list<float|null>, 1: list<float|null>, 2: list<array{int, string, string}>, 3?: list<float|null>|null, 4?:
-     *   list<float|null>|null}minima, maxima, marks; rain and snow, if there are any
+     * @return array{0: list<float|null>, 1: list<float|null>, 2: list<array{int, string, string}>, 3?: list<float|null>|null, 4?: list<float|null>|null}
+     *     minima, maxima, marks; rain and snow, if there are any
      */
     private function content(): array
     {

@@ -243,7 +243,7 @@ final class WindowsTest extends BrowserTestCase
     public function test_narrow_and_magnified_screens_hold_the_desk(): void
     {
         $this->logIn();
-        // 640 points are 1280 at 200 %.
+        // 640 points are 1280 at 200%.
         foreach ([820, 640] as $width) {
             $this->browser->devTools('Emulation.setDeviceMetricsOverride', [
                 'width' => $width,

@@ -20,7 +20,7 @@ use Tests\TestCase;
 
 /**
  * Which role gets through to which address, asked of every address there is, and held against docs/access.md. With ACCESS_TABLE=write in
- * the environment the file is written anew: look at what changed in it.
+ * the environment the file is written again: look at what changed in it.
  */
 final class AccessTableTest extends TestCase
 {

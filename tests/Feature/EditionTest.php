@@ -41,7 +41,7 @@ final class EditionTest extends TestCase
         self::assertSame([1, '2026-05-12', 'Educator'], [$first->number, $first->published_on->format('Y-m-d'), $first->published_by]);
         self::assertSame(hash('sha256', $first->document), $first->checksum);
 
-        // What happens afterwards does not reach it.
+        // What happens afterward does not reach it.
         $this->editZone($this->zoneValues('Renamed'))->assertOk();
         $this->post(
             '/api/zones/test-basin/record-imports',

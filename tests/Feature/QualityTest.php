@@ -19,7 +19,7 @@ final class QualityTest extends TestCase
         parent::setUp();
         Zone::factory()->create();
         $this->actingAs($this->person());
-        // A killing frost of −31 °C on 10 July 2005: a spike, doubted.
+        // A killing frost of −31 °C on July 10, 2005: a spike, doubted.
         $text = (string) preg_replace(
             '/^2005-07-10,[^,]*/m',
             '2005-07-10,-31.0',

@@ -21,9 +21,9 @@ use Illuminate\Support\Facades\DB;
 use Tests\TestCase;
 
 /**
- * The database of an earlier release, as it was dumped then (tests/fixtures/releases), becomes one of this release, and nothing is lost.
- * A dump holds an office with a zone in print, people who came and went, a log, a trial, a token, and a sealed trail; not the results,
- * which are computed anew.
+ * The database of an earlier release, as it was dumped then (tests/fixtures/releases), becomes one of this release, and nothing is lost. A
+ * dump holds an office with a zone in print, people who came and went, a log, a trial, a token, and a sealed trail; not the results, which
+ * are computed again.
  */
 final class ReleaseUpdateTest extends TestCase
 {

@@ -32,7 +32,7 @@ final class ClimateSheetTest extends TestCase
 
     public function test_seasons_are_dated_with_their_year(): void
     {
-        // North: season 2000 runs from 15 July 1999; offsets 77 and 292 at 2.2 °C. South: season 1999 from 15 January; 91 and 271.
+        // North: season 2000 runs from July 15, 1999; offsets 77 and 292 at 2.2 °C. South: season 1999 from January 15; 91 and 271.
         $north = $this->sheet('north')['thresholds'][0]['seasons'][0];
         self::assertSame(
             ['season' => 2000, 'first' => '09-30', 'last' => '05-02', 'first_date' => '1999-09-30', 'last_date' => '2000-05-02'],

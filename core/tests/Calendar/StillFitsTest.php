@@ -80,7 +80,7 @@ final class StillFitsTest extends TestCase
 
     public function test_days_are_left_until_half_of_the_seasons_have_frozen(): void
     {
-        // None by day 260, then one season more each day, all ten from day 270 to midsummer of the next year.
+        // None by day 260, then one season more each day, all ten from day 270 to summer solstice of the next year.
         $hasCome = array_map(static fn (int $day): int => $day < 180 ? 10 : max(0, min(10, $day - 260)), range(1, 365));
         self::assertSame(65, StillFits::daysToFreeze($hasCome, 10, YearDay::fromNumber(200)));
         self::assertSame(165, StillFits::daysToFreeze($hasCome, 10, YearDay::fromNumber(100)), 'past winter’s freezes are over');

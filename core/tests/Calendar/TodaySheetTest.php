@@ -148,7 +148,7 @@ final class TodaySheetTest extends TestCase
                     $sheet['nights']['tender'] ?? [null],
                 ),
             );
-            // Soil since 1 January, and the usual dates of the soils that are waited for.
+            // Soil since January 1, and the usual dates of the soils that are waited for.
             $soil = SoilTemperature::of($this->record($last), Fixtures::latitude('north'), Site::openGround());
             $ready = array_map(
                 static fn (float $c): SoilReady => SoilReady::at($c, $season->soil($season->today->plus(-5), 155), $season->today),
@@ -194,7 +194,7 @@ final class TodaySheetTest extends TestCase
             FreezeToCome::by($season->members, 0.0, Day::of(2012, 9, 30), Fixtures::latitude('north')),
             $autumn['thresholds'][0]['members'][10],
         );
-        // Over midsummer nothing is to come any more.
+        // Over summer solstice nothing is to come any more.
         $june = $this->today('2012-06-19', [])['freezes'] ?? self::fail('no freezes');
         self::assertSame(['to-come', 0], [$june['side'], $june['thresholds'][0]['members'][20]]);
         self::assertSame('to-come', $this->today('2012-06-29', [])['freezes']['side'] ?? null);

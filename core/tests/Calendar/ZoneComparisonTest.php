@@ -83,7 +83,7 @@ final class ZoneComparisonTest extends TestCase
 
     public function test_dates_are_laid_out_from_the_cold_season_of_their_own_hemisphere(): void
     {
-        // Around 1 July in the south, and around 1 January in the north, the dates run on.
+        // Around July 1 in the south, and around January 1 in the north, the dates run on.
         $like = static fn (array $zones): array => array_column(ZoneComparison::of($zones), 'like');
         self::assertSame(
             [['b'], ['a']],

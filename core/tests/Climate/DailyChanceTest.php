@@ -30,7 +30,7 @@ final class DailyChanceTest extends TestCase
     {
         $series = array_fill(0, 365, 1.0);
         $series[1] = -1.0;
-        // The series starts on 30 December, so the hit is on the 31st, sow day 365.
+        // The series starts on December 30, so the hit is on the 31st, sow day 365.
         self::assertEqualsWithDelta(
             array_fill_keys([1, 2, 3, 362, 363, 364, 365], 1 / 7),
             $this->chances(Day::of(2000, 12, 30), $series),

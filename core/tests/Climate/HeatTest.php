@@ -27,7 +27,7 @@ final class HeatTest extends TestCase
 
     public function test_hot_days_are_counted_by_year_and_dated_by_the_median(): void
     {
-        // Hot from 10 July to 19 July 2001, from 20 July to 8 August 2002, not at all in 2003.
+        // Hot from July 10 to July 19, 2001, from July 20 to August 8, 2002, not at all in 2003.
         $record = $this->record(
             2001,
             2003,

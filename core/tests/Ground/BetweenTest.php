@@ -20,7 +20,7 @@ use Anthesis\Tables\CropCsv;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** Two crops on the same metres: pairs worked by hand, and beds filled at random. */
+/** Two crops on the same meters: pairs worked by hand, and beds filled at random. */
 final class BetweenTest extends TestCase
 {
     private static function crop(string $slug): Crop
@@ -49,7 +49,7 @@ final class BetweenTest extends TestCase
         $pumpkin = ['pumpkin', '2026-06-01', '2026-09-30'];
 
         return [
-            // 76 days: closed from 2 July. Of 100 cm the tomatoes take 30 yet, lettuce 20 each: 3 rows, and no more than 100 / 30.
+            // 76 days: closed from July 2. Of 100 cm the tomatoes take 30 yet, lettuce 20 each: 3 rows, and no more than 100 / 30.
             'a quick one out before the slow one closes' => [$tomato, ['lettuce-leaf', '2026-05-25', '2026-07-01'], [], true, 3, 25.0],
             'on the day on which it closes it is no longer quick' => [
                 $tomato,
@@ -70,7 +70,7 @@ final class BetweenTest extends TestCase
                 0,
                 30.0,
             ],
-            // Out by 22 July, 52 days after the pumpkins; 120 / 2 of the 200 cm are theirs yet.
+            // Out by July 22, 52 days after the pumpkins; 120 / 2 of the 200 cm are theirs yet.
             'a quick one before the vines run' => [$pumpkin, ['radish', '2026-06-01', '2026-07-05'], [], true, 10, 200 / 11],
             'both hungry, and out of the same depth' => [
                 ['brussels-sprouts', '2026-05-20', '2026-11-20'],
@@ -269,7 +269,7 @@ final class BetweenTest extends TestCase
         );
         self::assertSame(
             [
-                // 24 + 4 days to nine of ten first harvests, and a week of picking; all before 2 July.
+                // 24 + 4 days to nine of ten first harvests, and a week of harvest; all before July 2.
                 ['radish', '2026-05-25', '2026-06-29', true, []],
                 ['onion-long-day', '2026-05-25', '2026-09-01', false, []],
                 ['basil', '2026-05-25', '2026-08-17', false, ['shade']],
@@ -314,7 +314,7 @@ final class BetweenTest extends TestCase
             }
             for ($day = Day::fromIso('2026-04-01')->number; $day < Day::fromIso('2026-12-31')->number; $day++) {
                 $at = Day::fromNumber($day);
-                // Reckoned otherwise: half metres laid out one by one, each with at most one crop and one between its rows.
+                // Reckoned otherwise: half meters laid out one by one, each with at most one crop and one between its rows.
                 $own = $inside = 0;
                 $rows = [];
                 foreach ($stays as $stay) {

@@ -184,7 +184,7 @@ final class GroundTest extends TestCase
         self::assertNull($bed->before(Day::fromIso('2026-05-31')));
     }
 
-    /** Ended so many days before 1 June 2023: three years of 365 days are 1095, four 1460. */
+    /** Ended so many days before June 1, 2023: three years of 365 days are 1095, four 1460. */
     #[TestWith(['carrot', 1094, true])]
     #[TestWith(['carrot', 1095, false])]
     #[TestWith(['kale', 1459, true])]
@@ -429,7 +429,7 @@ final class GroundTest extends TestCase
         $radish = self::candidate('radish', '05-05', '06-30', 25, 30, 10, 0.8);
         $bed = new Bed('one', 10.0, []);
         $from = Day::fromIso('2026-05-01');
-        // Sown on 5 May: nine of ten by 4 June, and four days of picking are worth it: 8 June.
+        // Sown on May 5: nine of ten by June 4, and four days of harvest are worth it: June 8.
         $fit = Fit::of($bed, $radish, $from, Day::fromIso('2026-06-08'));
         self::assertSame(
             ['2026-05-05', '2026-05-30', '2026-06-08', 0.8],
@@ -481,7 +481,7 @@ final class GroundTest extends TestCase
 
     public function test_flowers_are_ordered_by_stems_after_what_is_eaten(): void
     {
-        // Cosmos gives fewer stems a metre and day than zinnia, and a single sunflower fewer still; a radish far less than either, in
+        // Cosmos gives fewer stems a meter and day than zinnia, and a single sunflower fewer still; a radish far less than either, in
         // kilograms.
         $candidates = [
             self::candidate('sunflower-single', '04-01', '09-01', 60, 70, 10),
@@ -495,7 +495,7 @@ final class GroundTest extends TestCase
             array_map(static fn (Fit $f): string => $f->candidate->crop->slug, $fits),
         );
         self::assertSame(['kg', 'stems', 'stems', 'stems'], array_column($fits, 'unit'));
-        // Twelve stems a plant, four plants a metre; 1 May to 3 September, 70 + 55 days on.
+        // Twelve stems a plant, four plants a meter; May 1 to September 3, 70 + 55 days on.
         self::assertEqualsWithDelta(48.0 / 126, $fits[1]->worth, 1e-12);
     }
 
@@ -779,11 +779,11 @@ final class GroundTest extends TestCase
 
     public function test_worth_is_what_a_square_metre_gives_in_a_week_from_the_best_day_on(): void
     {
-        // Radish: 600 g a metre, rows of 20 cm; 40 + 9 days and the first one on the ground.
+        // Radish: 600 g a meter, rows of 20 cm; 40 + 9 days and the first one on the ground.
         $worth = BedYield::of(self::candidate('radish', '04-01', '05-20', 30, 40, 9, 0.8)) ?? self::fail('no worth');
         self::assertSame(['04-01', 50, 0.8], [$worth->on->iso(), $worth->days, $worth->share]);
         self::assertEqualsWithDelta((((0.8 * 0.6) / 0.2) * 7) / 50, $worth->amount, 1e-12);
-        // Zinnia: twelve stems a plant, four plants a metre, rows of 30 cm.
+        // Zinnia: twelve stems a plant, four plants a meter, rows of 30 cm.
         $stems = BedYield::of(self::candidate('zinnia', '05-10', '06-01', 60, 70, 55, 1.0)) ?? self::fail('no worth');
         self::assertEqualsWithDelta(((48.0 / 0.3) * 7) / 126, $stems->amount, 1e-12);
     }

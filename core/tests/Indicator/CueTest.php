@@ -37,7 +37,7 @@ final class CueTest extends TestCase
         $record = self::plain(4);
         $days = array_map(Day::fromIso(...), ['2001-04-10', '2002-04-12', '2003-04-20']);
         $cue = Cue::of($record, Latitude::of(46.8), Site::openGround(), $days);
-        // 1 April is the first day that counts, with 4 °C d; the day of the sighting is the last.
+        // April 1 is the first day that counts, with 4 °C d; the day of the sighting is the last.
         self::assertEqualsWithDelta([40.0, 48.0, 80.0], array_column($cue->sightings ?? [], 'sum'), 1e-9);
         self::assertEqualsWithDelta([48.0, 8.0], [$cue?->sum, $cue?->sumDeviation], 1e-9, 'deviations 8, 0, 32');
         $soil = SoilTemperature::of($record, Latitude::of(46.8), Site::openGround())->dailyMean;
@@ -83,7 +83,7 @@ final class CueTest extends TestCase
             Cue::of($short, Latitude::of(46.8), Site::openGround(), [Day::fromIso('2001-04-10')])->sightings ?? [],
         );
         $southern = Cue::of($record, Latitude::of(-38.0), Site::openGround(), [Day::fromIso('2002-04-10')]);
-        // Midwinter is 1 July: the warmth of the months since counts.
+        // Midwinter is July 1: the warmth of the months since counts.
         self::assertGreaterThan(4.0 * 150, $southern?->sum);
     }
 
@@ -104,7 +104,7 @@ final class CueTest extends TestCase
             static fn (?Day $d): ?string => $d?->iso(),
             $cue->expected(array_values(array_map($member, $warm)), Day::fromIso('2004-03-01')),
         );
-        // 2004 is a leap year, so the year's 91st day is 31 March: ten days of 4 °C d, five of 8, twenty of 2.
+        // 2004 is a leap year, so the year's 91st day is March 31: ten days of 4 °C d, five of 8, twenty of 2.
         self::assertSame(['2004-04-04', '2004-04-09', '2004-04-19'], $expected(2.0, 4.0, 8.0, 4.0, 4.0));
         self::assertSame([null, null, null], $expected(0.0, 0.0), 'where it is never so warm it is not in sight');
     }
@@ -147,7 +147,7 @@ final class CueTest extends TestCase
             static fn (?Day $d): ?string => $d?->iso(),
             $cue?->expected(array_values($members), Day::fromIso('2004-03-01')) ?? [],
         );
-        // Eleven on 9 April and one ten days later: the 11.7th of twelve lies seven days after the eleventh.
+        // Eleven on April 9 and one ten days later: the 11.7th of twelve lies seven days after the eleventh.
         $twelve = [...array_fill(0, 11, $member('2004-01-01', 1, 4.0)), $member('2004-01-01', 1, 2.0)];
         self::assertSame(['2004-04-09', '2004-04-09', '2004-04-16'], $expected(...$twelve));
         // Ten days of 3.95 °C d are not yet forty.
@@ -155,7 +155,7 @@ final class CueTest extends TestCase
         // Warm from the first day on, which counts.
         $warm = new Member(2001, new DailyRecord(Day::fromIso('2004-01-01'), array_fill(0, 300, 4.0), array_fill(0, 300, 14.0)));
         self::assertSame('2004-01-10', $expected($warm, $warm)[1]);
-        // The year before was warm too; 2003 has its 91st day on 1 April, and 2004 on 31 March.
+        // The year before was warm too; 2003 has its 91st day on April 1, and 2004 on March 31.
         self::assertSame('2004-04-09', $expected($member('2003-01-01', 2, 4.0), $member('2003-01-01', 2, 4.0))[1]);
     }
 

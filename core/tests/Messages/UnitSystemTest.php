@@ -42,7 +42,7 @@ final class UnitSystemTest extends TestCase
         self::assertSame($said, UnitSystem::Us->with([$name => $value])[$other]);
     }
 
-    /** Reckoned with decimal fractions, halves away from nought; the browser's units are held to the same file. */
+    /** Reckoned with decimal fractions, halves away from zero; the browser's units are held to the same file. */
     public function test_both_languages_round_as_on_paper(): void
     {
         foreach (Fixtures::json('units.json') as [$name, $value, $other, $said]) {

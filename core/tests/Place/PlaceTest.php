@@ -115,7 +115,7 @@ final class PlaceTest extends TestCase
 
     public function test_days_nobody_has_reported_yet_are_missing(): void
     {
-        // The record ends on 14 May 2021.
+        // The record ends on May 14, 2021.
         $known = self::place()->inSeason(Day::of(2021, 5, 18), null)->known();
         self::assertSame('2021-05-17', $known->last()->iso());
         self::assertSame([1.0, null, null, null], array_slice($known->minimum, -4));

@@ -236,7 +236,7 @@ final class EditionFormatsTest extends TestCase
     public function test_the_ruler_counts_seasons_from_the_reference(): void
     {
         $ruler = self::edition('north', ['radish'])->content['ruler'];
-        // 15 July is offset 0: offset 300 is 11 May, with 13 · … of the reference's risk at 0 °C
+        // July 15 is offset 0: offset 300 is May 11, with 13 · … of the reference's risk at 0 °C
         self::assertSame(13, $ruler['seasons']);
         $expected = Fixtures::json('freezes-north.json')['thresholds'][1];
         foreach ($expected['risk_of_freeze_on_or_after'] as $offset => $risk) {

@@ -49,7 +49,7 @@ final class PacketDaysTest extends TestCase
 
     public function test_days_left_are_judged_by_the_years_that_are_asked_for(): void
     {
-        // The first year is mild throughout; in every other a killing frost comes on 1 July.
+        // The first year is mild throughout; in every other a killing frost comes on July 1.
         $days = 5 * 365;
         $minimum = array_fill(0, $days, 11.0);
         for ($i = 546; $i < $days; $i += 365) {
@@ -90,7 +90,7 @@ final class PacketDaysTest extends TestCase
                 ),
             ),
         );
-        // The seventeenth week is that of 23 to 29 April, days 113 to 119.
+        // The seventeenth week is that of 23 to April 29, days 113 to 119.
         self::assertGreaterThan(0.5, $best(113, 119));
         self::assertSame(0.0, $best(114, 119));
         self::assertSame(0.0, $best(113, 118));

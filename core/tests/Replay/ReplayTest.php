@@ -33,7 +33,7 @@ final class ReplayTest extends TestCase
         return CropCsv::standard()->find($slug) ?? self::fail("no crop {$slug}");
     }
 
-    /** @return DailyRecord two years of the same mild day, from 1 January 2001 */
+    /** @return DailyRecord two years of the same mild day, from January 1, 2001 */
     private function steady(float $minimum, float $maximum, int $days = 730): DailyRecord
     {
         return new DailyRecord(Day::of(2001, 1, 1), array_fill(0, $days, $minimum), array_fill(0, $days, $maximum));
@@ -66,7 +66,7 @@ final class ReplayTest extends TestCase
         $record = $this->steady(11, 21);
         $days = fn (LightSchool $light): ?int => $this->first($record, 'kale', Route::Transplant, $light, 52.0)->daysToHarvest;
         self::assertGreaterThan($days(LightSchool::None), $days(LightSchool::Radiation));
-        // On 1 January at 52° N nothing grows for seven weeks: a plant set out sits and is stunted.
+        // On January 1 at 52° N nothing grows for seven weeks: a plant set out sits and is stunted.
         self::assertSame(Outcome::Stunted, $this->first($record, 'kale', Route::Transplant, LightSchool::TenHour, 52.0)->outcome);
     }
 
@@ -447,7 +447,7 @@ final class ReplayTest extends TestCase
     /** What is sown in place is stunted by want of light, not by cold: only where the fortnight's mean is above the reference. */
     public function test_a_seedling_in_the_dark_is_stunted_where_it_is_warmer_than_the_reference(): void
     {
-        // At 52° N nothing grows from 1 January for seven weeks; 16 is kept exactly by sums of it.
+        // At 52° N nothing grows from January 1 for seven weeks; 16 is kept exactly by sums of it.
         $at = fn (float $celsius): Outcome => (new Replay(
             $this->steady($celsius - 5, $celsius + 5),
             Latitude::of(52.0),
@@ -533,7 +533,7 @@ final class ReplayTest extends TestCase
 
     public function test_a_day_without_years_brings_nothing(): void
     {
-        // From 1 January 2001 to 31 March 2002: a sowing of December has not its 330 days.
+        // From January 1, 2001 to March 31, 2002: a sowing of December has not its 330 days.
         $ribbon = OutcomeRibbon::of(
             (new Replay($this->steady(11, 21, 455), Latitude::of(0.0), new Site('flat', 0, 0, 1, 0), LightSchool::None))->runs(
                 $this->crop('kale'),

@@ -32,7 +32,7 @@ final class AdvisoryGroundTest extends TestCase
     }
 
     /**
-     * A season on 1 April 2008 with six members, 2001 to 2006, of 5 to 15 °C but on some days.
+     * A season on April 1, 2008 with six members, 2001 to 2006, of 5 to 15 °C but on some days.
      *
      * @param  array<string, array{float, float|null}>  $but  by date
      */
@@ -174,7 +174,7 @@ final class AdvisoryGroundTest extends TestCase
         self::assertSame(['young', 59], $on($day->plus(59))['bush-bean']);
         self::assertSame('grown', $on($day->plus(60))['bush-bean'][0] ?? null, 'still in harvest');
         self::assertArrayNotHasKey('bush-bean', $on(Day::of(2011, 1, 15)));
-        // Tomatoes are under cover for at most their longest time before the first day of setting out.
+        // Tomatoes are under cover for at most their longest time before the first day of transplanting.
         $out = $replay->of($crops[1], $crops[1]->routes[0])->windows(0.8)[0]->first;
         $weeks = (int) ($crops[1]->underCover->weeks?->most * 7);
         $first = Day::of(2011, ...$out->monthAndDay());
@@ -271,7 +271,7 @@ final class AdvisoryGroundTest extends TestCase
                 $but[$day->iso()] = [12.0, 22.0];
             }
         }
-        // The usual: warm from 15 April on, told by a record of its own.
+        // The usual: warm from April 15 on, told by a record of its own.
         $usual = $this->season(array_filter($but, static fn (): bool => false));
         $minimum = $maximum = [];
         for ($day = Day::fromIso('2001-01-01'); $day->number <= Day::fromIso('2007-12-31')->number; $day = $day->plus(1)) {
@@ -343,7 +343,7 @@ final class AdvisoryGroundTest extends TestCase
         );
     }
 
-    /** @return list<AdvisoryGround> of soil that is warm on 1 April, where it usually is so many days later */
+    /** @return list<AdvisoryGround> of soil that is warm on April 1, where it usually is so many days later */
     private function warmNow(int $daysEarly): array
     {
         $season = $this->season([]);

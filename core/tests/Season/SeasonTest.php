@@ -56,7 +56,7 @@ final class SeasonTest extends TestCase
         self::assertSame([2001, 2002, 2003, 2004, 2005, 2006], array_map(static fn (Member $m): int => $m->year, $members));
         $record = $members[2]->record;
         self::assertSame(['2007-02-26', 880], [$record->first->iso(), $record->days()]);
-        // 1 April 2003 goes on from 31 March 2008, and 1 January 2004 comes after 275 days.
+        // April 1, 2003 goes on from March 31, 2008, and January 1, 2004 comes after 275 days.
         self::assertSame(
             [8.0, 3.0, 3.0, 4.0],
             [$record->minimum[399], $record->minimum[400], $record->minimum[674], $record->minimum[675]],
@@ -100,7 +100,7 @@ final class SeasonTest extends TestCase
         $record = $this->record('2001-01-01', '2008-02-25');
         $outlook = new DailyRecord(Day::of(2008, 2, 26), [50.0, 51.0, 52.0], [60.0, 61.0, 62.0]);
         $member = Splice::members($record, $outlook)[0];
-        // It ends on 28 February of a leap year: members go on from the 28th, for 29 February is none in them.
+        // It ends on February 28 of a leap year: members go on from the 28th, for February 29 is none in them.
         self::assertSame(
             [52.0, 2001, 1.0, 883],
             [$member->record->minimum[402], $member->year, $member->record->minimum[403], $member->record->days()],
@@ -225,14 +225,14 @@ final class SeasonTest extends TestCase
             static fn (Member $m): int => $m->year,
             Splice::members($record, $outlook($days)),
         );
-        // It goes on from 8 March: 480 days from 8 March 2002 on end on 30 June 2003.
+        // It goes on from March 8: 480 days from March 8, 2002 on end on June 30, 2003.
         self::assertSame([2001, 2002], $years(251));
         self::assertSame([2001], $years(252));
     }
 
     public function test_in_the_south_warmth_is_counted_from_the_july_before(): void
     {
-        // 1 July 2025 to 17 April 2026 are 291 days of 5 degree-days each.
+        // July 1, 2025 to April 17, 2026 are 291 days of 5 degree-days each.
         $position = SeasonPosition::of($this->steadyYears(0.0, '2026-04-17'), [], Latitude::of(-38.0));
         self::assertEqualsWithDelta(291 * 5.0, $position->degreeDays, 1e-6);
         self::assertSame(0, $position->daysAhead);

@@ -17,7 +17,7 @@ final class WaterAdvisoryTest extends TestCase
     private const LAST = '2012-07-14';
 
     /**
-     * Twelve years of the same warm day, to 14 July 2012.
+     * Twelve years of the same warm day, to July 14, 2012.
      *
      * @param  callable(Day): (float|null)  $rain
      * @return array<string, AdvisoryGround> by key

@@ -219,7 +219,7 @@ final class ProbeCalibrationTest extends TestCase
             '2005-05-29',
             '2005-06-05',
         ];
-        // Ten centimetres down, where even the fastest soil tried lags behind the air.
+        // Ten centimeters down, where even the fastest soil tried lags behind the air.
         $rate = fn (float $true): float => ProbeCalibration::of(
             $record,
             Fixtures::latitude('north'),

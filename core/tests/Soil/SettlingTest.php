@@ -73,7 +73,7 @@ final class SettlingTest extends TestCase
         self::assertEqualsWithDelta(2.92 * $error, (float) $fit->within, 0.002 * $error * 2.92 + 1e-4);
     }
 
-    /** Student's t beyond its table, 95 %: 1.9432, 1.8125 and 1.7247 for 6, 10 and 20 degrees of freedom. */
+    /** Student's t beyond its table, 95%: 1.9432, 1.8125 and 1.7247 for 6, 10 and 20 degrees of freedom. */
     #[TestWith([6, 1.9432])]
     #[TestWith([10, 1.8125])]
     #[TestWith([20, 1.7247])]

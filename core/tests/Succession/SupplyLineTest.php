@@ -130,7 +130,7 @@ final class SupplyLineTest extends TestCase
 
     public function test_a_metre_of_row_gives_its_yield_over_its_harvest(): void
     {
-        // Two kilograms a metre over fourteen days are one a week: three a week take three metres.
+        // Two kilograms a meter over fourteen days are one a week: three a week take three meters.
         self::assertEqualsWithDelta(3.0, SupplyLine::metres($this->sowing(0, 50, 63), 3.0, 2.0), 1e-12);
         self::assertEqualsWithDelta(1.5, SupplyLine::metres($this->sowing(0, 50, 56), 3.0, 2.0), 1e-12, 'a week gives all of it');
     }

@@ -78,7 +78,7 @@ final class WaterTest extends TestCase
 
     public function test_snow_lies_until_it_melts(): void
     {
-        // Snow at a mean of exactly 1 °C, melting by three millimetres a degree; then rain on what is left.
+        // Snow at a mean of exactly 1 °C, melting by three millimeters a degree; then rain on what is left.
         $water = self::days([0.0, -5.0, 0.0, 2.0], [2.0, -3.0, 4.0, 6.0], [10.0, 4.0, 0.0, 5.0]);
         self::assertEqualsWithDelta([7.0, 11.0, 5.0, 0.0], $water->pack, 1e-9);
         self::assertEqualsWithDelta([3.0, 0.0, 6.0, 10.0], $water->reaching, 1e-9);

@@ -66,8 +66,8 @@ final class CountBackTest extends TestCase
 
     public function test_a_hardy_crop_is_reckoned_as_on_paper(): void
     {
-        // Last freeze (0 °C) at 1 in 2: offset 288 from 15 July, 29 April; radish 5 weeks before: 25 March.
-        // First freeze (−4.4 °C) at 1 in 2: offset 99, 22 October; less 4 days of harvest, 26 to maturity, 14 for short days.
+        // Last freeze (0 °C) at 1 in 2: offset 288 from July 15, April 29; radish 5 weeks before: March 25. First freeze (−4.4 °C) at 1 in
+        // 2: offset 99, October 22; less 4 days of harvest, 26 to maturity, 14 for short days.
         $radish = self::windows('north', 'radish', Route::Direct);
         self::assertSame(['03-25..09-08'], self::spans($radish));
         $lines = self::lines($radish);
@@ -132,7 +132,7 @@ final class CountBackTest extends TestCase
     {
         self::assertTrue(self::windows('south', 'kale', Route::Direct)->windows[0]->isAllYear());
         self::assertSame([], self::windows('south', 'kale', Route::Direct)->reasons);
-        // Where no freeze closes the autumn, cold soil does.
+        // Where no freeze closes the fall, cold soil does.
         $fennel = self::windows('south', 'fennel', Route::Transplant);
         $soil = self::place('south')->soil;
         self::assertGreaterThanOrEqual(12.0, $soil->on($fennel->windows[0]->last));

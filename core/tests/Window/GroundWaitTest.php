@@ -27,7 +27,7 @@ final class GroundWaitTest extends TestCase
 {
     private static function wait(): GroundWait
     {
-        // Ten years: the first workable day is 10 February to 18 February, and in one year there is none.
+        // Ten years: the first workable day is February 10 to February 18, and in one year there is none.
         $first = array_map(static fn (int $i): YearDay => YearDay::of(2, 10 + $i), range(0, 8));
 
         return GroundWait::of([...$first, null], YearDay::of(1, 1)) ?? self::fail('there are years');
@@ -42,7 +42,7 @@ final class GroundWaitTest extends TestCase
     public function test_it_waits_from_midwinter_to_the_first_workable_day_of_as_many_years_as_are_asked(): void
     {
         $half = self::wait()->days(0.5);
-        // The middle of ten lies between the fifth and the sixth, 14 and 15 February: the whole days before it wait.
+        // The middle of ten lies between the fifth and the sixth, 14 and February 15: the whole days before it wait.
         self::assertSame([true, true, false], [$half[0], $half[YearDay::of(2, 14)->number - 1], $half[YearDay::of(2, 15)->number - 1]]);
         self::assertFalse($half[364], 'autumn waits for nothing');
         self::assertSame(YearDay::of(2, 17)->number, self::last(self::wait()->days(0.8)));

@@ -162,13 +162,13 @@ final class ReplayWindowsTest extends TestCase
             'the middle of the days that are equally good',
         );
         self::assertSame(179 - 151, $evidence->slackDays);
-        // Days to harvest are 30 … 39: their 10, 50 and 90 % are 30, 35 and 39 (type 6, rounded).
+        // Days to harvest are 30 … 39: their 10, 50 and 90% are 30, 35 and 39 (type 6, rounded).
         self::assertSame([132, 137, 141], array_map(static fn (YearDay $d): int => $d->number, $evidence->fromFirst ?? []));
     }
 
     public function test_harvest_lasts_from_the_first_day_of_the_first_sowing_to_the_end_of_the_last_one(): void
     {
-        // Sown from 102 to 198, first harvested after 30 (10 %) to 39 (90 %) days, ten days long: on 132 to 198 + 39 + 9.
+        // Sown from 102 to 198, first harvested after 30 (10%) to 39 (90%) days, ten days long: on 132 to 198 + 39 + 9.
         $windows = $this->windows(
             static fn (int $year, int $day): int => $day >= 100 && $day <= 200 ? self::HARVEST : self::FREEZE_YOUNG,
         );

@@ -36,7 +36,7 @@ function entered(queries: QueryClient, session: Schema['Session']): boolean {
     return session.waits_for_code;
 }
 
-/** Has the desk show another office: all of it anew. */
+/** Has the desk show another office: all of it again. */
 export function useChooseOffice() {
     return useMutation({
         mutationFn: (office: string) => unwrap(api.PUT('/api/session/office', { body: { office } })),

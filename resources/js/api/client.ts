@@ -79,7 +79,7 @@ export type ReadingChoices = {
     to_station?: string;
     station_name?: string;
     station_height_m?: number;
-    /** the file takes the place of the record in use; else it updates it */
+    /** the file takes the place of the record in use; otherwise it updates it */
     replace?: boolean;
     columns?: { date: number; minimum: number; maximum: number };
     rain_unit?: Schema['DepthUnit'];

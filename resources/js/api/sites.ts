@@ -28,7 +28,7 @@ export function useGround(site: number | undefined): Schema['KindOfGround'] {
     return (sites?.find((one) => one.id === site) ?? sites?.[0])?.ground ?? USUAL_GROUND;
 }
 
-/** Adds a site, or saves a changed one; every zone may be computed anew for it. A draft it was typed as is one no more. */
+/** Adds a site, or saves a changed one; every zone may be computed again for it. A draft it was typed as is one no more. */
 export function useSaveSite(draft?: string) {
     const queries = useQueryClient();
     return useUndoable({

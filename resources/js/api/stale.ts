@@ -25,7 +25,7 @@ type Part =
 export const zoneKey = (zone: string | undefined, part: Part, ...rest: unknown[]) => ['zone', zone, part, ...rest];
 
 /**
- * What a change makes stale of its zone: the beginnings of the keys to fetch anew; none: all of the zone. What the answer to the change
+ * What a change makes stale of its zone: the beginnings of the keys to fetch again; none: all of the zone. What the answer to the change
  * holds is set where the change is made.
  */
 const STALE = {
@@ -59,7 +59,7 @@ const STALE = {
 
 export type ZoneChange = keyof typeof STALE;
 
-/** Fetches anew what a change makes stale of a zone, and of the list of zones. */
+/** Fetches again what a change makes stale of a zone, and of the list of zones. */
 export async function makeStale(queries: QueryClient, zone: string | undefined, change: ZoneChange) {
     await Promise.all([
         queries.invalidateQueries({ queryKey: ['zones'] }),

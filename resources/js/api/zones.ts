@@ -23,7 +23,7 @@ export function isOver(computation: Computation | undefined): boolean {
     return computation !== undefined && ['done', 'failed', 'cancelled'].includes(computation.state);
 }
 
-/** Follows a computation until it is over, then lets everything of its zone be fetched anew. */
+/** Follows a computation until it is over, then lets everything of its zone be fetched again. */
 export function useComputation(zone: string, id: number | null) {
     const queries = useQueryClient();
     return useQuery({

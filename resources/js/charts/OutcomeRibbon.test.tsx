@@ -81,7 +81,7 @@ describe('the outcome ribbon', () => {
                 />
             </svg>,
         );
-        // 1 July is the 182nd day of the year, and the first of a southern ruler.
+        // July 1 is the 182nd day of the year, and the first of a southern ruler.
         expect(container.querySelector('path')?.getAttribute('d')).toMatch(/^M0\.5 10\.0L1\.5 50\.0L/);
     });
 });

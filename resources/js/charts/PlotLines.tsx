@@ -8,7 +8,7 @@ export type Plot = {
     /** said where a wave begins; null on its other plots */
     wave: string | null;
     planned: string;
-    /** 10, 50 and 90 % of first harvests */
+    /** 10, 50 and 90% of first harvests */
     expected: string[] | null;
     sown: string | null;
     up: string | null;

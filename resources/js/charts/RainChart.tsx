@@ -127,7 +127,7 @@ export function YearsWorkable({
     );
 }
 
-/** From nought to at least this many mm, at round millimeters or quarters of an inch. */
+/** From zero to at least this many mm, at round millimeters or quarters of an inch. */
 function ticksTo(most: number): number[] {
     const unit = fromUnits('mm', 1, units());
     const steps = units() === 'us' ? [0.25, 0.5, 1, 2] : [5, 10, 20, 50];

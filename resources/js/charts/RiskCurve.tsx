@@ -13,10 +13,10 @@ const HEIGHT = 96;
 const TOP = 10;
 export const RISK_CURVE_HEIGHT = TOP + HEIGHT + 6;
 
-/** Days from midwinter to midsummer: before it "still to come" is drawn, after it "has come". */
+/** Days from midwinter to summer solstice: before it "still to come" is drawn, after it "has come". */
 const MIDSUMMER = 195;
 
-/** Line styles of the thresholds: told apart without colour. */
+/** Line styles of the thresholds: told apart without color. */
 const STYLES: Record<string, string> = {
     'frost-possible': '1.5 2.5',
     'light-freeze': '',
@@ -24,7 +24,7 @@ const STYLES: Record<string, string> = {
     'severe-freeze': '7 2 1.5 2',
 };
 
-/** How often a freeze was still to come (until midsummer), or had come (after it), on each day, by threshold. */
+/** How often a freeze was still to come (until summer solstice), or had come (after it), on each day, by threshold. */
 export function RiskCurve({
     scale,
     risk,

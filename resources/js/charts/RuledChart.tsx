@@ -25,7 +25,7 @@ export function RuledChart({
     /** height of what stands under the ruler, px */
     below: number;
     label: string;
-    /** whether it is only looked at; else parts of it can be chosen */
+    /** whether it is only looked at; otherwise parts of it can be chosen */
     isPicture?: boolean;
     children: (scale: YearScale) => ReactNode;
 }) {

@@ -102,7 +102,7 @@ export function RunLines({ scale, runs, day }: { scale: YearScale; runs: YearRun
     );
 }
 
-/** "2004: sown 12 May, up 20 May, first harvest 3 July, over 19 July". */
+/** "2004: sown May 12, up May 20, first harvest July 3, over July 19". */
 export function runInWords(run: YearRun, day: number): string {
     const on = (days: number) => inShort(monthDay(day + days));
     const parts = [`${run.year}: ${on(0)}`];

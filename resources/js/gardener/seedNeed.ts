@@ -9,13 +9,13 @@ export type RowOf = {
 const FOOT_M = 0.3048;
 const OUNCE_G = 28.349523125;
 
-/** Metres in the unit a reader measures a row in: a metre, or a foot. */
+/** Meters in the unit a reader measures a row in: a meter, or a foot. */
 export function unitOfRow(units: Units): number {
     return units === 'us' ? FOOT_M : 1;
 }
 
 /**
- * Plants that stand in so many metres of row, and the seed for them: counted, and weighed in the reader's unit; as
+ * Plants that stand in so many meters of row, and the seed for them: counted, and weighed in the reader's unit; as
  * core/src/Ground/SeedNeed.
  */
 export function seedNeed({ spacing_cm, seed }: RowOf, metres: number, units: Units) {

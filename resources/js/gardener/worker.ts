@@ -4,7 +4,7 @@ import { registerRoute } from 'workbox-routing';
 import { CacheFirst, NetworkFirst } from 'workbox-strategies';
 import { KEPT, MOST_PAGES, PATIENCE_S } from './kept';
 
-// Serves a zone that its reader keeps, where there is no signal. What has one comes from the network, and is kept anew.
+// Serves a zone that its reader keeps, where there is no signal. What has one comes from the network, and is kept again.
 
 const whole = new CacheableResponsePlugin({ statuses: [200] });
 

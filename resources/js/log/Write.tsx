@@ -28,7 +28,7 @@ export type Draft = {
     entry?: Partial<LoggedEntry>;
     /** key of the line at the server that it stands in the place of */
     corrects?: string;
-    /** the line that waits and is written anew */
+    /** the line that waits and is written again */
     line?: WaitingLine;
     refused?: { field: string; message: string };
 };

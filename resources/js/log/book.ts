@@ -80,7 +80,7 @@ export function sowingsFor(act: Act, book: LogBook, newer: LoggedEntry[], day: s
     return open.sort((a, b) => distance(act, a, day, usual) - distance(act, b, day, usual));
 }
 
-/** A sowing whose first line is put right or taken back. What corrects any other line is told by the book. */
+/** A sowing whose first line is fixed or taken back. What corrects any other line is told by the book. */
 function correct(told: Map<string, Sowing>, line: LoggedEntry, names: Map<string, string>) {
     const key = line.corrects ?? '';
     const before = told.get(key);
@@ -101,9 +101,9 @@ const DAY_OF: Partial<Record<Act, keyof Sowing['days']>> = {
 };
 
 /**
- * A sowing with one entry more, as the server will tell it: each day is the first that was told, but the last picking the last. Mirrors
- * core/src/Log/SowingFold.php; core/tests/fixtures/sowing-fold.json holds both to it. (The mean quality takes all pickings, which the
- * phone does not have.)
+ * A sowing with one entry more, as the server will tell it: each day is the first that was told, but the last harvest the last. Mirrors
+ * core/src/Log/SowingFold.php; core/tests/fixtures/sowing-fold.json holds both to it. (The mean quality takes all harvests, which the phone
+ * does not have.)
  */
 export function withEntry(sowing: Sowing, entry: LoggedEntry): Sowing {
     const days = { ...sowing.days };

@@ -82,7 +82,7 @@ export function CropFields({ book, fields, set }: Part & { book: LogBook }) {
     );
 }
 
-/** What a picking gave, and how good it was. */
+/** What a harvest gave, and how good it was. */
 export function Picked({ fields, set }: Part) {
     return (
         <>

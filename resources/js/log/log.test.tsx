@@ -222,7 +222,7 @@ describe('what waits', () => {
         expect(await sendWaiting('wren@kestrel.example')).toEqual({ ended: 'all', kept: 2, refused: 1, clock: 0 });
         const [left] = await waitingLines();
         expect(left?.refused).toEqual({ field: 'on', message: '2026-04-19 has not come yet.' });
-        // It is not sent again by itself; put right, it is.
+        // It is not sent again by itself; fixed, it is.
         expect((await sendWaiting('wren@kestrel.example')).kept).toBe(0);
         await keepLine({ ...line('wrong-line'), refused: null });
         fakeServer(takes());

@@ -80,7 +80,7 @@ async function isForNothing({ entry }: WaitingLine): Promise<boolean> {
     );
 }
 
-/** The line with its photograph at the server; null where that was refused: the line then says why. */
+/** The line with its photo at the server; null where that was refused: the line then says why. */
 async function withPhoto(line: WaitingLine): Promise<WaitingLine | null> {
     if (line.photo === null) return line;
     const form = new FormData();

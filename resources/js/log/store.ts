@@ -18,7 +18,7 @@ export type WaitingLine = {
     sending?: boolean;
 };
 
-/** What was sent of late and when, ms: to be taken back or put right, and known here before the book is read again. */
+/** What was sent of late and when, ms: to be taken back or fixed, and known here before the book is read again. */
 export type SentLine = { id?: number; key: string; zone: string; writer: string; entry: LoggedEntry; at?: number };
 
 /** Whose phone this is, and what was last open on it. */

@@ -1,6 +1,6 @@
 import { say, weekday, type Phrase } from '../words/words';
 
-/** Days of the year: "MM-DD" in documents, 1…365 on an axis. 29 February does not exist here. */
+/** Days of the year: "MM-DD" in documents, 1…365 on an axis. February 29 does not exist here. */
 
 const BEFORE_MONTH = [0, 0, 31, 59, 90, 120, 151, 181, 212, 243, 273, 304, 334];
 
@@ -27,12 +27,12 @@ export function wrap(day: number): number {
     return ((((day - 1) % YEAR) + YEAR) % YEAR) + 1;
 }
 
-/** "05-12" as what is said as "12 May". */
+/** "05-12" as what is said as "May 12". */
 export function day(monthDay: MonthDay): Phrase {
     return { key: 'day', with: { day: Number(monthDay.slice(3, 5)), month: Number(monthDay.slice(0, 2)) } };
 }
 
-/** "05-12" is "12 May". */
+/** "05-12" is "May 12". */
 export function inWords(monthDay: MonthDay): string {
     return say(day(monthDay));
 }
@@ -47,7 +47,7 @@ export function monthInWords(month: number): string {
     return say('month', { month });
 }
 
-/** "05-12" is "12 May", "09-01" is "1 Sep". */
+/** "05-12" is "May 12", "09-01" is "1 Sep". */
 export function inShort(monthDay: MonthDay): string {
     return say('day.short', day(monthDay).with);
 }
@@ -57,22 +57,22 @@ export function yearDayOfDate(date: string): number {
     return yearDay(date.slice(5) === '02-29' ? '02-28' : date.slice(5));
 }
 
-/** "2026-05-12" is "12 May 2026". */
+/** "2026-05-12" is "May 12, 2026". */
 export function dateInWords(date: string): string {
     return say('date', { day: inWords(date.slice(5, 10)), year: date.slice(0, 4) });
 }
 
-/** "2026-05-12" is "12 May 2026", "2026-09-01" is "1 Sep 2026"; for tables. */
+/** "2026-05-12" is "May 12, 2026", "2026-09-01" is "1 Sep 2026"; for tables. */
 export function dateInShort(date: string): string {
     return say('date', { day: inShort(date.slice(5, 10)), year: date.slice(0, 4) });
 }
 
-/** "2026-04-18" is "Saturday, 18 April". */
+/** "2026-04-18" is "Saturday, April 18". */
 export function dateOfWeek(date: string): string {
     return say('date.of-week', { weekday: weekday(date), day: inWords(date.slice(5)) });
 }
 
-/** The day of the year of a date "YYYY-MM-DD"; 29 February is the 28th. */
+/** The day of the year of a date "YYYY-MM-DD"; February 29 is the 28th. */
 export function monthDayOf(date: string): MonthDay {
     return date.slice(5).replace('02-29', '02-28');
 }
@@ -113,7 +113,7 @@ export function spanInWords(span: Span): string {
         : say('span', { first: inWords(span.first), last: inWords(span.last) });
 }
 
-/** "a fair chance, 6 years in 10: 12 May to 3 June". */
+/** "a fair chance, 6 years in 10: May 12 to June 3". */
 export function chanceInWords(span: Span & { of_ten: number }): string {
     return say('chance.span', { chance: say('chance', { of_ten: span.of_ten }), span: spanInWords(span) });
 }
@@ -151,9 +151,9 @@ function reaching(span: Span, days: number): Span {
     return { first: span.first, last: monthDay(yearDay(span.first) + reach - 1), days: reach };
 }
 
-/** Whether a sow day lies between midwinter, where the ruler starts, and midsummer (15 July north, 15 January south). */
+/** Whether a sow day lies between midwinter, where the ruler starts, and summer solstice (July 15 north, January 15 south). */
 export function beforeSummer(starts: MonthDay, day: number): boolean {
-    // Cold seasons are counted from 15 July, in the south from 15 January.
+    // Cold seasons are counted from July 15, in the south from January 15.
     const summer = starts === '01-01' ? '07-15' : '01-15';
     return daysUntil(yearDay(starts), day) < daysUntil(yearDay(starts), yearDay(summer));
 }

@@ -35,7 +35,7 @@ export function standing(at: Position, freezes: FreezeNow | null, on: string): s
     return parts.join(' ');
 }
 
-/** When soil is warm enough: "Soil of 10 °C: 27 Apr (25 Apr to 7 May)." */
+/** When soil is warm enough: "Soil of 10 °C: 27 Apr (25 Apr to May 7)." */
 export function readiness(ready: Ready): string {
     if (ready.now) return say('season.soil-is-ready', { soil: inCelsius(ready.celsius) });
     const [early, usual, late] = ready.dates;

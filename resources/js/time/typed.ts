@@ -3,7 +3,7 @@ import { monthInShort, monthInWords, type MonthDay } from './days';
 const DAYS = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
 
 /**
- * Reads a day of the year as people type it: "04-18", "4/18" (month first, as Americans write it), "18.4.", "Apr 18", "18 April".
+ * Reads a day of the year as people type it: "04-18", "4/18" (month first, as Americans write it), "18.4.", "Apr 18", "April 18".
  *
  * @return "MM-DD"; null: it is no such day. February 29 is the 28th, as everywhere.
  */

@@ -1,7 +1,7 @@
 import { scaleLinear } from 'd3-scale';
 import { daysUntil, monthDay, monthInShort, monthInWords, yearDay, wrap, YEAR, type MonthDay, type Span } from './days';
 
-/** The one horizontal axis: a year that starts on 1 January or, in the south, on 1 July. */
+/** The one horizontal axis: a year that starts on January 1 or, in the south, on July 1. */
 export type YearScale = {
     width: number;
     /** where a sow day begins, px */
@@ -52,7 +52,7 @@ export function yearScale(starts: MonthDay, width: number): YearScale {
     };
 }
 
-/** Values by sow day (index 0 is 1 January), put in the order of the ruler. */
+/** Values by sow day (index 0 is January 1), put in the order of the ruler. */
 export function inRulerOrder<T>(values: readonly T[], starts: MonthDay): T[] {
     const at = yearDay(starts) - 1;
     return [...values.slice(at), ...values.slice(0, at)];

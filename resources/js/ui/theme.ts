@@ -13,7 +13,7 @@ const leaf: MantineColorsTuple = [
     '#1b4533',
 ];
 
-/** Square corners, hairlines, no shadows; the roles of the colours are in paper.css. */
+/** Square corners, hairlines, no shadows; the roles of the colors are in paper.css. */
 export const theme = createTheme({
     fontFamily: 'var(--sans)',
     headings: { fontFamily: 'var(--serif)', fontWeight: '650' },

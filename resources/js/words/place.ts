@@ -48,7 +48,7 @@ const FOOT = 0.3048;
 /**
  * Reads an elevation: "410 m", "1,345 ft", "130 feet", "39.6 m"; a number alone is in the reader's unit.
  *
- * @return whole metres; null: it is no such thing
+ * @return whole meters; null: it is no such thing
  */
 export function readElevation(text: string): number | null {
     const found = /^([-−]?)\s*(\d{1,3}(?:,\d{3})+|\d+)(\.\d+)?\s*(m|meters?|metres?|ft|feet|foot|['′])?\.?$/i.exec(

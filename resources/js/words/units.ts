@@ -54,8 +54,8 @@ export function inText(text: string, units: Units): string {
 }
 
 /**
- * A half goes away from nought, and is one where the tenth decimal says otherwise: 1.8 times a temperature of one decimal is never
- * quite what it is on paper. Never minus nought.
+ * A half goes away from zero, and is one where the tenth decimal says otherwise: 1.8 times a temperature of one decimal is never quite what
+ * it is on paper. Never minus zero.
  */
 function rounded(value: number, digits = 0): number {
     const whole = Math.floor(Number((Math.abs(value) * 10 ** digits).toFixed(9)) + 0.5) / 10 ** digits;
@@ -71,7 +71,7 @@ function inches(length: number): string {
 
 /** A temperature, in °C, as something to be said; the digits after the point are those of the number. */
 export function inCelsius(celsius: number): Phrase {
-    // Nothing is minus nought degrees.
+    // Nothing is minus zero degrees.
     return { key: 'celsius', with: { celsius: celsius || 0 } };
 }
 

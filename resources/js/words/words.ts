@@ -36,7 +36,7 @@ export function readAs(other: Reading) {
     reading = other;
 }
 
-/** How English days are read and typed: "April 18" or "18 April"; as those write who use the units, where nothing else was chosen. */
+/** How English days are read and typed: "April 18" or "April 18"; as those write who use the units, where nothing else was chosen. */
 export function dateStyle(): DateStyle {
     return reading.dates ?? (reading.units === 'us' ? 'month' : 'day');
 }
@@ -57,7 +57,7 @@ export function alsoIn(others: Record<string, Messages>) {
     read.clear();
 }
 
-/** What a person wrote, in the reader's language where it was translated, else as it is; in the reader's units. */
+/** What a person wrote, in the reader's language where it was translated, otherwise as it is; in the reader's units. */
 export function own(text: string): string {
     return inText(reading.own[text] ?? text, reading.units);
 }

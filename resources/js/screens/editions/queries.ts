@@ -88,7 +88,7 @@ export function useWithdraw(zone: string) {
     });
 }
 
-/** Follows the making of an edition's pages until it is in force, then lets everything of its zone be fetched anew. */
+/** Follows the making of an edition's pages until it is in force, then lets everything of its zone be fetched again. */
 export function usePublication(zone: string, id: number | null) {
     const queries = useQueryClient();
     return useQuery({

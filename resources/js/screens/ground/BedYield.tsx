@@ -37,7 +37,7 @@ function toReader(measure: Measure, value: number | null): number | null {
     return value === null ? null : toUnits(measure, value, units());
 }
 
-/** What each crop gives for a square metre and a week of its ground, with one's own prices: to be sorted by, not a verdict. */
+/** What each crop gives for a square meter and a week of its ground, with one's own prices: to be sorted by, not a verdict. */
 export function WorthOfGround({ zone }: { zone: string }) {
     const [open, setOpen] = useState(false);
     return (

@@ -99,7 +99,7 @@ export function BetweenRows({
     );
 }
 
-/** Why two crops do not go on the same metres, in words. */
+/** Why two crops do not go on the same meters, in words. */
 export function whyNot(against: BetweenFit['against']): string {
     return against.map((why) => say(`between.not-${why}`)).join('; ');
 }

@@ -9,7 +9,7 @@ import { Problem } from '../../ui/Problem';
 import { say, usualRow } from '../../words/words';
 import { useProposeSeason, type GroundBed, type SeasonPlan, type Span, type usePlantings, type Wish } from './queries';
 
-/** A season's plan proposed from beds and wishes; what is pinned stays, and the rest is proposed anew as often as one likes. */
+/** A season's plan proposed from beds and wishes; what is pinned stays, and the rest is proposed again as often as one likes. */
 export function FillBeds({
     zone,
     beds,

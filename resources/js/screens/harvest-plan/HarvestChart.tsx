@@ -60,7 +60,7 @@ export function HarvestChart(props: Shown) {
     });
 }
 
-/** Neighbours in a stack are told apart by it. */
+/** Neighbors in a stack are told apart by it. */
 function shade(i: number): number {
     return i % 2 === 0 ? 0.9 : 0.5;
 }
@@ -138,7 +138,7 @@ function CropRow({
         line
             .map((share, week) => {
                 const left = x(week);
-                // A line that goes on at the ruler's start is begun anew.
+                // A line that goes on at the ruler's start is begun again.
                 const begin = week === 0 || left < x(week - 1) ? 'M' : 'L';
                 return `${begin}${left} ${y(share)}H${Math.min(left + width, scale.width)}`;
             })

@@ -129,7 +129,7 @@ export function HarvestPlan() {
     );
 }
 
-/** Years this season may go on as; nought where it is not told. */
+/** Years this season may go on as; zero where it is not told. */
 function seasons(supplied: Supplied[], by: By): number {
     return Math.max(0, ...supplied.map(({ data }) => data?.[by].season?.members ?? 0));
 }

@@ -40,8 +40,8 @@ export function keyOf(crop: string, by: By, sowing: Sowing): string {
 }
 
 /**
- * Weeks between the first picking and the last of all crops, and how many of them give less than half of what is wanted, or more
- * than half again.
+ * Weeks between the first harvest and the last of all crops, and how many of them give less than half of what is wanted, or more than half
+ * again.
  */
 export function hungerAndGlut(totals: number[], wanted: number): { weeks: number; hunger: number; glut: number } {
     const first = totals.findIndex((amount) => amount > 0);

@@ -20,7 +20,7 @@ export function BringTable({ zone }: { zone: string }) {
                 onChange={(event) => {
                     const file = event.currentTarget.files?.[0];
                     if (file) bring.mutate(file);
-                    // The same file, put right, can be brought again.
+                    // The same file, fixed, can be brought again.
                     event.currentTarget.value = '';
                 }}
             />

@@ -6,7 +6,7 @@ import { readAsChosen } from '../../words/remembered';
 
 type Chosen = paths['/api/profile']['put']['requestBody']['content']['application/json'];
 
-/** Saves what a person chose for themselves; everything is read anew in it. */
+/** Saves what a person chose for themselves; everything is read again in it. */
 export function useSaveProfile() {
     return useMutation({
         mutationFn: async (body: Chosen) => {
@@ -39,7 +39,7 @@ export function useAccount() {
     return useQuery({ queryKey: ACCOUNT, queryFn: () => unwrap(api.GET('/api/profile/account')) });
 }
 
-/** An act on one's account; what it is like afterwards is known at once. */
+/** An act on one's account; what it is like afterward is known at once. */
 function useAccountAct<T>(act: (with_: T) => Promise<AccountData>) {
     const queries = useQueryClient();
     return useMutation({

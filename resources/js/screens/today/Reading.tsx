@@ -120,7 +120,7 @@ export function Reading({
     );
 }
 
-/** The day of the year on which the act, or the setting out it leads to, is done. */
+/** The day of the year on which the act, or the transplanting it leads to, is done. */
 function sownOn(on: string, act: SeasonAct): string {
     return monthDayOf(dateAfter(on, act.set_out_after));
 }

@@ -7,7 +7,7 @@ type Sowing = Schema['UnderWay'];
 
 const SHOWN = 12;
 
-/** What the log says stands already, and how this season goes on for each: what was seen, else what is to be expected. */
+/** What the log says stands already, and how this season goes on for each: what was seen, otherwise what is to be expected. */
 export function UnderWay({ zone, today }: { zone: string; today: string }) {
     const { data } = useUnderWay(zone);
     if (!data || data.length === 0) return null;

@@ -5,7 +5,7 @@ import type { Trial } from './queries';
 
 const MEASURES: Record<string, Measure> = { metres: 'm', kilograms: 'kg' };
 
-/** A yield, in kg or stems, of a plot or a metre of row, in the reader's units. */
+/** A yield, in kg or stems, of a plot or a meter of row, in the reader's units. */
 function inReaders(value: number, unit: string, byMetre: boolean): number {
     if (unit === 'stems') return byMetre ? perLength(value) : value;
     return toUnits(byMetre ? 'kg_per_m' : 'kg', value, units());

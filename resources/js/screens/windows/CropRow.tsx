@@ -127,7 +127,7 @@ export const CropRow = memo(function CropRow({
     );
 });
 
-/** "Spinach: sow outdoors 31 March to 10 July; set out: no window here." */
+/** "Spinach: sow outdoors March 31 to July 10; set out: no window here." */
 function rowInWords(crop: Crop): string {
     const ways = crop.routes.map((route) => {
         const act = say(`act.${route.act}`);
