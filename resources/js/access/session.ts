@@ -3,7 +3,7 @@ import { api, unwrap, type Schema } from '../api/client';
 import { tab } from '../api/tab';
 import { readAsChosen } from '../words/remembered';
 
-/** Who is logged in, which day it is for the server. */
+/** Who is logged in, and the server's date. */
 
 export function useSession() {
     return useQuery({
@@ -12,7 +12,7 @@ export function useSession() {
     });
 }
 
-/** Has everything read in the units and dates of the one who is here, before anything of the desk is drawn. */
+/** Sets the person's units and date style before anything at the desk is drawn. */
 function asChosen(session: Schema['Session']): Schema['Session'] {
     if (session.user) {
         readAsChosen(session.user);
@@ -21,12 +21,12 @@ function asChosen(session: Schema['Session']): Schema['Session'] {
     return session;
 }
 
-/** Logs in; who is here, and how they read, is known at once. Tells whether the second step is asked for first. */
+/** Logs in; who is here, and how they read, is known at once. Returns whether the second step comes first. */
 export async function logIn(queries: QueryClient, who: { email: string; password: string }): Promise<boolean> {
     return entered(queries, await unwrap(api.POST('/api/session', { body: who })));
 }
 
-/** The second step: a code of the phone, or a recovery code. */
+/** The second step: a code from the phone, or a recovery code. */
 export async function logInWithCode(queries: QueryClient, code: string): Promise<boolean> {
     return entered(queries, await unwrap(api.POST('/api/session/code', { body: { code } })));
 }
@@ -36,7 +36,7 @@ function entered(queries: QueryClient, session: Schema['Session']): boolean {
     return session.waits_for_code;
 }
 
-/** Has the desk show another office: all of it again. */
+/** Switches the desk to another office, and loads everything again. */
 export function useChooseOffice() {
     return useMutation({
         mutationFn: (office: string) => unwrap(api.PUT('/api/session/office', { body: { office } })),
@@ -46,7 +46,7 @@ export function useChooseOffice() {
 
 const LAST = { zone: 'anthesis-desk-zone', screen: 'anthesis-desk-screen' };
 
-/** The zone, or the screen of a zone, that was looked at last in this browser. */
+/** The zone, or the screen of a zone, that was open last in this browser. */
 export function lastLookedAt(what: keyof typeof LAST): string | null {
     try {
         return localStorage.getItem(LAST[what]);
@@ -64,14 +64,14 @@ export function rememberLook(zone: string, screen: string) {
     }
 }
 
-/** Of some zones the one to begin with: the last that was looked at, the person's own, the first. */
+/** The zone to start with: the last one open, the person's own, or the first. */
 export function useZoneToBegin(zones: { slug: string }[] | undefined): string | undefined {
     const { data: session } = useSession();
     const is = (slug: string | null | undefined) => zones?.some((zone) => zone.slug === slug);
     return [lastLookedAt('zone'), session?.user?.home_zone].find(is) ?? zones?.[0]?.slug;
 }
 
-/** Whether the one who is logged in may do something; the server decides, and refuses what it does not allow. */
+/** Whether the logged-in person may do something. The server decides, and refuses what it does not allow. */
 export function useCan(ability: Schema['Ability']): boolean {
     return useSession().data?.user?.can.includes(ability) ?? false;
 }

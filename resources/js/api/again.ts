@@ -3,7 +3,7 @@ type Asking = { email: string; ask: () => Promise<boolean> };
 let asking: Asking | null = null;
 let underWay: Promise<boolean> | null = null;
 
-/** Says who works here, and how they are asked to log in again. Gives back how to take that back. */
+/** Registers who works here, and how to ask them to log in again. Returns a function that unregisters it. */
 export function whenLoggedOut(email: string, ask: () => Promise<boolean>): () => void {
     const mine = { email, ask };
     asking = mine;
@@ -12,7 +12,7 @@ export function whenLoggedOut(email: string, ask: () => Promise<boolean>): () =>
     };
 }
 
-/** Has whoever works here log in again, once however many requests wait for it. Answers whether they did. */
+/** Asks the person to log in again, once, however many requests are waiting. Resolves to whether they did. */
 export async function loggedInAgain(): Promise<boolean> {
     if (!asking) return false;
     underWay ??= asking.ask().finally(() => {
@@ -21,25 +21,25 @@ export async function loggedInAgain(): Promise<boolean> {
     return underWay;
 }
 
-/** What a request is sent with, so that the server knows it is from its own page. */
+/** The header with which the server knows that a request comes from its own page. */
 export function withToken(request: Request): Request {
     const cookie = document.cookie.split('; ').find((c) => c.startsWith('XSRF-TOKEN='));
     if (cookie) request.headers.set('X-XSRF-TOKEN', decodeURIComponent(cookie.slice('XSRF-TOKEN='.length)));
     return request;
 }
 
-/** Whether the one who works here is logged in after all, with a new token; if not, they are asked. */
+/** Whether the person is logged in after all, with a new token; if not, asks them. */
 async function isBack(): Promise<boolean> {
     if (!asking) return false;
     const answer = await globalThis.fetch(
         new Request(`${window.location.origin}/api/session`, { headers: { Accept: 'application/json' } }),
     );
     const session = answer.ok ? ((await answer.json()) as { data?: { user?: { email: string } | null } }) : {};
-    // Somebody else may have logged in on another page meanwhile: nothing is sent as theirs.
+    // Somebody else may have logged in on another page in the meantime: nothing is sent as theirs.
     return session.data?.user?.email === asking.email || loggedInAgain();
 }
 
-/** Sends a request; where the log-in ran out meanwhile, one logs in on the spot and it is sent again. */
+/** Sends a request. If the log-in ran out in the meantime, the person logs in on the spot and it is sent again. */
 export async function sent(request: Request): Promise<Response> {
     const again = request.clone();
     const response = await globalThis.fetch(request);

@@ -3,7 +3,7 @@ import createClient, { type Middleware } from 'openapi-fetch';
 import { sent, withToken } from './again';
 import type { components, paths } from './schema';
 
-/** The only door to the server; its types come from docs/openapi.yaml. */
+/** The only way to the server; its types come from docs/openapi.yaml. */
 export const api = createClient<paths>({
     baseUrl: window.location.origin,
     headers: { Accept: 'application/json' },
@@ -23,13 +23,13 @@ export type Computation = Schema['Computation'];
 
 export type Change = { field: string; was: unknown; is: unknown; by: string; at: string };
 
-/** A refusal of the server, in its own words. */
+/** The server's refusal, in its own words. */
 export class Refusal extends Error {
     constructor(
         message: string,
         readonly status: number,
         readonly errors: Record<string, string[]> = {},
-        /** of a station file: its columns, as far as they were understood */
+        /** for a station file: its columns, as far as they were recognized */
         readonly columns: string[] = [],
         /** what somebody else has changed since the version this was made on */
         readonly changed: Change[] = [],
@@ -40,14 +40,14 @@ export class Refusal extends Error {
 
 type Answer<T> = { data?: T; error?: unknown; response: Response };
 
-/** The data of an answer, or its refusal thrown. */
+/** The data of an answer; a refusal is thrown. */
 export async function unwrap<T>(answer: Promise<Answer<{ data: T }>>): Promise<T> {
     const { data, error, response } = await answer;
     if (data !== undefined) return data.data;
     throw refusal(error, response);
 }
 
-/** For acts that are answered without data: nothing, or the refusal thrown. */
+/** For requests without data in the answer: nothing; a refusal is thrown. */
 export async function done(answer: Promise<Answer<unknown>>): Promise<void> {
     const { error, response } = await answer;
     if (!response.ok) throw refusal(error, response);
@@ -70,32 +70,32 @@ function refusal(error: unknown, response: Response): Refusal {
     );
 }
 
-/** What a person overrules of that which a file seems to say; left out: as found. */
+/** A person's corrections to what a file seems to say; left out: as found. */
 export type ReadingChoices = {
     unit?: Schema['Unit'];
     date_order?: Schema['DateOrder'];
     station?: string;
-    /** which of the zone's stations the file is of: its id, or “new”; left out: the primary one */
+    /** the zone's station the file belongs to: its id, or “new”; left out: the primary one */
     to_station?: string;
     station_name?: string;
     station_height_m?: number;
-    /** the file takes the place of the record in use; otherwise it updates it */
+    /** whether the file replaces the record in use; otherwise it updates it */
     replace?: boolean;
     columns?: { date: number; minimum: number; maximum: number };
     rain_unit?: Schema['DepthUnit'];
     snow_unit?: Schema['DepthUnit'];
     /** the column that names places; −1: none does; left out: as found */
     places?: number;
-    /** import it although most of it contradicts itself or the record in use */
+    /** import it even though most of it contradicts itself or the record in use */
     confirmed?: boolean;
-    /** the same request sent again under it is carried out once */
+    /** the same request sent again with this key is carried out once */
     key?: string;
 };
 
 /** A file in a request; openapi-fetch has no types for multipart bodies. */
 export const asForm = (body: FormData) => ({ body: body as never, bodySerializer: () => body });
 
-/** A station's file as it is brought, with what a person overrules. */
+/** A station's file as it was chosen, with a person's corrections. */
 export function stationFile(file: File, choices: ReadingChoices): FormData {
     const form = new FormData();
     form.set('file', file);

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { api, unwrap } from './client';
 
-/** What several screens ask of crops. */
+/** Queries about crops that several screens use. */
 
 export function useCrops() {
     return useQuery({ queryKey: ['crops'], queryFn: () => unwrap(api.GET('/api/crops')) });

@@ -8,7 +8,7 @@ export function useRefusedEntries() {
             const { waitingLines } = await import('../log/store');
             return (await waitingLines()).filter((line) => line.refused !== null).length;
         },
-        // A browser that keeps nothing has nothing that waits.
+        // A browser that stores nothing has nothing waiting.
         retry: false,
     });
 }

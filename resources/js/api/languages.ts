@@ -6,7 +6,7 @@ export function useTranslations() {
     return useQuery({ queryKey: ['translations'], queryFn: () => unwrap(api.GET('/api/translations')) });
 }
 
-/** Languages that what people write is put into: "es". */
+/** Languages that what people write is translated into: "es". */
 export function useLanguages() {
     return useQuery({
         queryKey: ['translations'],

@@ -4,9 +4,9 @@ import { useUndoable } from './undoable';
 import { say } from '../words/words';
 import { makeStale, zoneKey } from './stale';
 
-/** What several screens ask of the log and of what the ground answers. */
+/** Queries about the log, and about what grows, that several screens use. */
 
-/** What is written, in the order in which a year goes. */
+/** Tasks to log, in the order of a year. */
 export const ACTS: Schema['LoggedAct'][] = [
     'sown',
     'up',
@@ -28,7 +28,7 @@ export const ACTS: Schema['LoggedAct'][] = [
 
 type Written = Omit<Schema['LoggedEntry'], 'written_at' | 'key'>;
 
-/** Writes one line from the desk; a refusal is thrown with its reason. One that corrects another is undone where that is shown. */
+/** Saves one entry from the desk; a refusal is thrown with its reason. A correction is undone where it is shown. */
 export function useWriteLine(zone: string) {
     const queries = useQueryClient();
     return useUndoable({
@@ -57,7 +57,7 @@ export function useUnderWay(zone: string) {
     });
 }
 
-/** Which beds are to be watered; none without rain on record of late. */
+/** Which beds need water; empty without recent rain on record. */
 export function useWaterDue(zone: string) {
     return useQuery({
         queryKey: zoneKey(zone, 'log', 'water-due'),
@@ -86,7 +86,7 @@ export function useCues(zone: string) {
     });
 }
 
-/** Beds, crops and what is due: what a line of the log may name. */
+/** Beds, crops, and what is due: what an entry of the log may name. */
 export function useLogBook(zone: string) {
     return useQuery({
         queryKey: zoneKey(zone, 'log', 'book'),
@@ -94,7 +94,7 @@ export function useLogBook(zone: string) {
     });
 }
 
-/** What is to be done for what is planned on the beds. */
+/** Tasks for what is planned in the beds. */
 export function useGroundTasks(zone: string, span: { from: string; to: string }) {
     return useQuery({
         queryKey: zoneKey(zone, 'ground', 'tasks', span),

@@ -9,7 +9,7 @@ export function useOffice() {
     return useQuery({ queryKey: ['office'], queryFn: () => unwrap(api.GET('/api/office')) });
 }
 
-/** A draft of an older version is nothing to save over a newer one. */
+/** A draft of an older version must not be saved over a newer one. */
 export const officeDraft = (version: number) => `office-${version}`;
 
 export function useSaveOffice(version: number) {

@@ -5,7 +5,7 @@ import { say } from '../words/words';
 import { api, done, unwrap, type Schema } from './client';
 import { whenStale } from './stale';
 
-/** What several screens ask of sites. */
+/** Queries about growing sites that several screens use. */
 
 export function useSites() {
     return useQuery({ queryKey: ['sites'], queryFn: () => unwrap(api.GET('/api/sites')) });
@@ -22,13 +22,13 @@ type SiteValues = Schema['SiteNumbers'] & {
     ground?: Schema['KindOfGround'];
 };
 
-/** The ground of a zone's site; of open ground where none is named. */
+/** The ground at a zone's site; at open ground if none is named. */
 export function useGround(site: number | undefined): Schema['KindOfGround'] {
     const { data: sites } = useSites();
     return (sites?.find((one) => one.id === site) ?? sites?.[0])?.ground ?? USUAL_GROUND;
 }
 
-/** Adds a site, or saves a changed one; every zone may be computed again for it. A draft it was typed as is one no more. */
+/** Adds a site, or saves a changed one; every zone may be computed again because of it. The draft it was typed in is discarded. */
 export function useSaveSite(draft?: string) {
     const queries = useQueryClient();
     return useUndoable({
@@ -50,7 +50,7 @@ export function useSaveSite(draft?: string) {
     });
 }
 
-/** Takes out a site; it is put back as a new one with the same numbers. */
+/** Deletes a site; undo adds a new one with the same numbers. */
 export function useTakeOutSite() {
     const queries = useQueryClient();
     return useUndoable({
@@ -72,7 +72,7 @@ async function takeOut(queries: QueryClient, site: number) {
     await queries.invalidateQueries();
 }
 
-/** A site as readings found it: the one they were held against, with their offset and rate. */
+/** A site as readings found it: the one they were compared with, with their offset and rate. */
 export function asMeasured(found: Schema['Calibration'], zone: string, name: string, note: string) {
     const { air, sun, protection, ground } = found.site;
     return { name, zone, ground, air, sun, rate: found.rate, protection, offset: found.offset, note };

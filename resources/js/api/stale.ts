@@ -1,7 +1,7 @@
 import type { QueryClient } from '@tanstack/react-query';
 import { Refusal } from './client';
 
-/** What is known of a zone, by what it is about. */
+/** The parts of what is known about a zone. */
 type Part =
     | 'itself'
     | 'advisories'
@@ -21,15 +21,15 @@ type Part =
     | 'today'
     | 'windows';
 
-/** Where a query of a zone is kept: all that is known of a zone begins alike, so that it can be forgotten at one go. */
+/** The key of a zone's query. All keys of a zone start alike, so everything about it can be dropped at once. */
 export const zoneKey = (zone: string | undefined, part: Part, ...rest: unknown[]) => ['zone', zone, part, ...rest];
 
 /**
- * What a change makes stale of its zone: the beginnings of the keys to fetch again; none: all of the zone. What the answer to the change
- * holds is set where the change is made.
+ * What a change makes out of date in its zone: the beginnings of the keys to load again; empty: everything about the zone. What the answer
+ * to the change contains is set where the change is made.
  */
 const STALE = {
-    /** something was computed, or is to be: it was moved, its days to maturity are others */
+    /** something was computed, or is about to be: it was moved, or its days to maturity changed */
     computed: [[]],
     settings: [['itself']],
     chosen: [['windows'], ['draft']],
@@ -59,7 +59,7 @@ const STALE = {
 
 export type ZoneChange = keyof typeof STALE;
 
-/** Fetches again what a change makes stale of a zone, and of the list of zones. */
+/** Loads again what a change makes out of date in a zone, and in the list of zones. */
 export async function makeStale(queries: QueryClient, zone: string | undefined, change: ZoneChange) {
     await Promise.all([
         queries.invalidateQueries({ queryKey: ['zones'] }),
@@ -67,7 +67,7 @@ export async function makeStale(queries: QueryClient, zone: string | undefined, 
     ]);
 }
 
-/** The same for the crop book, on which everything of every zone stands. */
+/** The same for the crop book, which everything in every zone depends on. */
 export async function makeBookStale(queries: QueryClient) {
     await Promise.all([
         queries.invalidateQueries({ queryKey: ['crops'] }),
@@ -75,7 +75,7 @@ export async function makeBookStale(queries: QueryClient) {
     ]);
 }
 
-/** After a refusal of a stale edit, what others made of it is fetched, so that the form can go on from there. */
+/** After a stale edit was refused, loads what others made of it, so the form can continue from there. */
 export function whenStale(error: Error, refetch: () => unknown) {
     if (error instanceof Refusal && error.status === 409) void refetch();
 }

@@ -1,2 +1,2 @@
-/** What this tab works in: drafts of one office are no drafts of another. */
+/** The office this tab works in: drafts of one office are not drafts of another. */
 export const tab = { office: '' };

@@ -4,10 +4,10 @@ import { useMutation } from '@tanstack/react-query';
 export type Done = { says: string; undo: (() => Promise<unknown>) | null };
 
 /**
- * A change that is told of when it is made, and can be undone from there for a while, on whichever screen one is by then.
+ * A change that shows a notice when it is made, and can be undone from there for a while, on whatever screen the person is by then.
  *
- * `before` reads what is there when the change is sent; `undo` gives what undoes it (null: nothing can), of what was sent, what was
- * answered and what was there, and may send the same again with other values.
+ * `before` reads the current state when the change is sent. `undo` returns what undoes it (null: nothing can), from what was sent, what
+ * came back, and the state before, and may send the same again with other values.
  */
 export function useUndoable<Sent, Saved, Before = undefined>({
     meta,
@@ -18,7 +18,7 @@ export function useUndoable<Sent, Saved, Before = undefined>({
     done,
     undo,
 }: {
-    /** the draft that was sent is one no more */
+    /** the draft that was sent, to be discarded */
     meta?: { draft?: string };
     send: (sent: Sent) => Promise<Saved>;
     saved: (saved: Saved) => unknown;

@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, unwrap, type Computation } from './client';
 import { makeStale, zoneKey } from './stale';
 
-/** What several screens ask of zones. Keys begin with what they are about, so that a change is seen everywhere. */
+/** Queries about zones that several screens use. Keys start with what they are about, so a change shows everywhere. */
 
 export function useZones() {
     return useQuery({ queryKey: ['zones'], queryFn: () => unwrap(api.GET('/api/zones')) });
@@ -12,7 +12,7 @@ export function useZone(zone: string | undefined) {
     return useQuery({
         queryKey: zoneKey(zone, 'itself'),
         enabled: zone !== undefined,
-        // While it is being computed, by whomever, it is looked at again.
+        // While it is being computed, by anyone, look again.
         refetchInterval: (query) =>
             ['queued', 'running'].includes(query.state.data?.computation?.state ?? '') ? 2000 : false,
         queryFn: () => unwrap(api.GET('/api/zones/{zone}', { params: { path: { zone: zone ?? '' } } })),
@@ -23,7 +23,7 @@ export function isOver(computation: Computation | undefined): boolean {
     return computation !== undefined && ['done', 'failed', 'cancelled'].includes(computation.state);
 }
 
-/** Follows a computation until it is over, then lets everything of its zone be fetched again. */
+/** Follows a computation until it is done, then loads everything about its zone again. */
 export function useComputation(zone: string, id: number | null) {
     const queries = useQueryClient();
     return useQuery({
@@ -49,7 +49,7 @@ export function useCancel() {
     });
 }
 
-/** The climate of a zone, with its ruler; of some years of it, where a period is given. */
+/** The climate of a zone, with its ruler; for some of its years, if a period is given. */
 export function useClimate(zone: string, period?: { from: number; to: number }, enabled = true) {
     return useQuery({
         enabled,

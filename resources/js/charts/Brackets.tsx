@@ -5,10 +5,10 @@ import { say } from '../words/words';
 
 export type Chance = Schema['Chance'];
 
-/** What a bracket stands for: a window, a fair chance, its start under cover, an educator's own dates, another school's. */
+/** The meaning of a bracket: a window, a fair chance, its start indoors, an educator's own dates, another method's. */
 export type BracketName = 'bracket' | 'fair' | 'cover' | 'own' | 'other';
 
-/** Spans as brackets that open downwards; where one runs over the ruler's end it has no tick there. */
+/** Spans as brackets that open downward. One that continues past the end of the ruler has no tick there. */
 export function Brackets({
     scale,
     spans,
@@ -42,7 +42,7 @@ export function Brackets({
     );
 }
 
-/** Days of a fair chance, told apart from windows by their line. */
+/** Days of a fair chance, which look different from windows by their line. */
 export function Chances({ scale, spans, at, act }: { scale: YearScale; spans: Chance[]; at: number; act: string }) {
     return spans.map((span) => (
         <Brackets
@@ -57,7 +57,7 @@ export function Chances({ scale, spans, at, act }: { scale: YearScale; spans: Ch
     ));
 }
 
-/** The best days of each window: a heavier stroke along its bracket. */
+/** The best dates of each window: a heavier stroke along its bracket. */
 export function BestSpans({ scale, spans, at }: { scale: YearScale; spans: Span[]; at: number }) {
     return spans.flatMap((span) =>
         scale.pieces(span).map((piece) => (

@@ -16,7 +16,7 @@ const HEIGHT = 190;
 const TOP = 8;
 export const COURSE_HEIGHT = TOP + HEIGHT + 8;
 
-/** Air and soil through the year: the normal course, and one year as it was laid over it; °C. */
+/** Air and soil through the year: the normal course, with one actual year drawn over it; °C. */
 export function CourseChart({
     scale,
     normal,
@@ -99,7 +99,7 @@ export function CourseChart({
 const LIGHT_HEIGHT = 70;
 export const LIGHT_CHART_HEIGHT = LIGHT_HEIGHT + 16;
 
-/** Hours from sunrise to sunset through the year, and with twilight before and after. */
+/** Hours from sunrise to sunset through the year, and including twilight. */
 export function LightChart({
     scale,
     starts,

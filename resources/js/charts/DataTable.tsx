@@ -4,10 +4,10 @@ import { say, units } from '../words/words';
 
 type Cell = string | number | null;
 
-/** A column by its name, and what its numbers measure, where they have a unit: they are handed over in the metric one. */
+/** A column by name and, if its numbers have a unit, what they measure; they come in the metric one. */
 export type Column = string | { name: string; measure: Measure };
 
-/** A table to be taken away: metric, each unit in its column's name; and as one reads it, where that is another unit. */
+/** A table to download: metric, with each unit in its column's name; and as the reader sees it, if that is in another unit. */
 export function TakeCsv({ file, columns, rows }: { file: string; columns: Column[]; rows: Cell[][] }) {
     const save = (of: Units) => {
         const text = csv(named(columns, of), inUnits(columns, rows, of));
@@ -51,7 +51,7 @@ function inUnits(columns: Column[], rows: Cell[][], of: Units): Cell[][] {
     );
 }
 
-/** The numbers behind a chart: as a table for readers who need it, as CSV for those who want it. */
+/** The numbers behind a chart: as a table for readers who need it, and as CSV. */
 export function DataTable({
     name,
     file,
@@ -96,7 +96,7 @@ export function DataTable({
     );
 }
 
-/** Rows as RFC 4180 has them; a cell that a spreadsheet would take for a formula is disarmed. */
+/** Rows as in RFC 4180; a cell that a spreadsheet would treat as a formula is disarmed. */
 export function csv(columns: string[], rows: Cell[][]): string {
     const cell = (value: Cell) => {
         if (typeof value === 'number') return String(value);

@@ -3,7 +3,7 @@ import { inWords, type MonthDay } from '../time/days';
 
 export type Line = { key: string; label: Phrase; date: MonthDay | null; days: number | null; source: Phrase };
 
-/** The lines a date was reached by, as a person would write them on paper. */
+/** The lines by which a date was reached, as a person would write them on paper. */
 export function DerivationTable({ lines }: { lines: Line[] }) {
     return (
         <table className="ruled derivation">

@@ -18,8 +18,8 @@ export function freezePlotHeight(seasons: SeasonFreezes[]): number {
 }
 
 /**
- * Each year on record a line: frost until its last freeze and from its first freeze on, nothing between. The first freeze after a spring
- * belongs to the next cold season, so the two are taken from neighboring seasons.
+ * One line per year on record: frost until its last freeze and from its first freeze on, nothing between. The first freeze after a spring
+ * belongs to the next cold season, so the two come from neighboring seasons.
  */
 export function FreezePlot({
     scale,
@@ -30,7 +30,7 @@ export function FreezePlot({
     scale: YearScale;
     seasons: SeasonFreezes[];
     risks: { label: string; date: MonthDay | null }[];
-    /** dates of another zone or period, drawn beside */
+    /** dates of another zone or period, drawn beside them */
     others?: (MonthDay | null)[];
 }) {
     const height = freezePlotHeight(seasons);
@@ -39,7 +39,7 @@ export function FreezePlot({
             {seasons.map((season, i) => {
                 const next = seasons.find((other) => other.season === season.season + 1);
                 const y = TOP + i * SEASON_HEIGHT;
-                // A last freeze before midwinter, or a first one after it, lies in the neighboring line's winter.
+                // A last freeze before midwinter, or a first one after it, belongs to the neighboring line's winter.
                 const last = season.last === null ? null : scale.x(yearDay(season.last));
                 const first = !next || next.first === null ? null : scale.x(yearDay(next.first));
                 const until = last === null || last > scale.width / 2 ? 0 : last + scale.width / 365;

@@ -1,6 +1,6 @@
 import { hasWords, say, type Phrase } from '../words/words';
 
-/** A hatch for each reason, so that a photocopy still reads. Ids are shared by every chart on the page. */
+/** A hatch for each reason, so it survives a photocopier. All charts on the page share the ids. */
 export const HATCH: Record<string, string> = {
     'freeze-to-come': 'url(#hatch-freeze)',
     'cold-soil': 'url(#hatch-soil)',
@@ -29,7 +29,7 @@ export const HATCH: Record<string, string> = {
 /** Why a day lies outside the windows when counting back. */
 export const REASONS = ['freeze-to-come', 'cold-soil', 'heat', 'too-late', 'not-yet-planting-time'];
 
-/** What became of a sowing, in the order the outcomes stand on one another in a ribbon, from the ground up. */
+/** Outcomes in the order in which they are stacked in a ribbon, from the bottom up. */
 export const OUTCOMES = [
     'harvest',
     'short-harvest',
@@ -51,7 +51,7 @@ export const OUTCOMES = [
 
 /** A reason in a few words, for a legend. */
 export function reasonInShort({ reason, phrase }: { reason: string; phrase: Phrase }): string {
-    // An edition of the first format has its sentence alone.
+    // An edition of the first format only has its sentence.
     const keys = [phrase.key, `reason.${reason}`, `outcome.${reason}`].map((key) => `${key}.short`);
     return say(keys.find(hasWords) ?? phrase);
 }

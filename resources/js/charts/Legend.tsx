@@ -3,7 +3,7 @@ import { say } from '../words/words';
 import type { BracketName } from './Brackets';
 import { HATCH } from './Hatches';
 
-/** A small picture of a sign, and what it stands for. */
+/** A small picture of a sign, and its meaning. */
 export function Sign({ words, children }: { words: string; children: ReactNode }) {
     return (
         <li>

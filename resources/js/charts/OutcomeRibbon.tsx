@@ -9,13 +9,13 @@ export type Ribbon = {
     expected: number[];
 };
 
-/** What is drawn of a ribbon. */
+/** The parts of a ribbon that are drawn. */
 export type Outcomes = Pick<Ribbon, 'years' | 'outcomes'>;
 
 /**
- * The outcomes of every sow day stacked: the ground to the top of the ribbon is all the years on record.
+ * The outcomes of every sow day, stacked: from the bottom to the top of the ribbon is all the years on record.
  *
- * @param step days a column is wide; the counts of its days are added
+ * @param step days per column; the counts of its days are added
  */
 export function stack(
     ribbon: Outcomes,
@@ -46,7 +46,7 @@ export function stack(
     });
 }
 
-/** One stepped shape an outcome. */
+/** One stepped shape per outcome. */
 export function OutcomeRibbon({
     scale,
     ribbon,
@@ -95,7 +95,7 @@ export function OutcomeRibbon({
     );
 }
 
-/** How much of a whole harvest each day's sowing brings on the mean of all years, over the ribbon: its top is a whole one. */
+/** How much of a full harvest each sow day brings, averaged over all years, drawn over the ribbon: its top is a full harvest. */
 export function ExpectedCurve({
     scale,
     expected,

@@ -1,11 +1,11 @@
 import { yearDayOfDate } from '../time/days';
 import type { YearScale } from '../time/yearScale';
 
-/** A sowing as it was expected and as it was seen; dates, null where there was none. */
+/** A planting as expected and as seen; dates, null if there was none. */
 export type Plot = {
     key: string;
     label: string;
-    /** said where a wave begins; null on its other plots */
+    /** shown where a wave starts; null on its other plots */
     wave: string | null;
     planned: string;
     /** 10, 50 and 90% of first harvests */
@@ -15,16 +15,16 @@ export type Plot = {
     picked: string | null;
     ended: string | null;
     lost: boolean;
-    /** all of it in a sentence */
+    /** everything in one sentence */
     words: string;
 };
 
 export const PLOT_HEIGHT = 15;
 
-/** Plots side by side on the ruler: what was expected is a thin line, what was seen a thick one through it. */
+/** Plots side by side on the ruler: a thin line for what was expected, with a thick one through it for what was seen. */
 export function PlotLines({ scale, plots }: { scale: YearScale; plots: Plot[] }) {
     const x = (date: string) => scale.x(yearDayOfDate(date));
-    // A line past the ruler's end goes on at its start.
+    // A line past the end of the ruler continues at its start.
     const pieces = (from: string, to: string): [number, number][] =>
         x(to) >= x(from)
             ? [[x(from), x(to)]]

@@ -15,7 +15,7 @@ export function rainChartHeight(grounds: number): number {
     return TOP + HEIGHT + TITLE + grounds * LANE + 8;
 }
 
-/** Rain by week as bars against what the air takes as a line; under it, ground by ground, how often it can be worked. */
+/** Rain by week as bars, what the air takes as a line; below, for each kind of ground, how often it can be worked. */
 export function RainChart({
     scale,
     starts,
@@ -27,7 +27,7 @@ export function RainChart({
     scale: YearScale;
     starts: string;
     weeks: Week[];
-    /** that they are held against, drawn as steps; none: nothing */
+    /** for comparison, drawn as steps; none: nothing */
     others: Week[] | undefined;
     /** by ground, the share of years by sow day in which it can be worked */
     grounds: { name: string; share: (number | null)[] }[];
@@ -39,7 +39,7 @@ export function RainChart({
     const y = (mm: number) => TOP + HEIGHT * (1 - mm / high);
     const width = (7 * scale.width) / 365;
     const middle = (week: Week) => scale.x(yearDay(week.first)) + width / 2;
-    // The last week of another hemisphere may run past the end of this year.
+    // In the other hemisphere, the last week may run past the end of this year.
     const step = (x: number, top: number) => `M${x} ${top}h${Math.min(width, scale.width - x)}`;
     const taken = line<Week>()
         .x(middle)
@@ -100,7 +100,7 @@ export function RainChart({
     );
 }
 
-/** A lane in which ground can be worked: as tall as the share of the years. */
+/** A lane for when ground can be worked: as tall as the share of the years. */
 export function YearsWorkable({
     scale,
     starts,
@@ -135,7 +135,7 @@ function ticksTo(most: number): number[] {
     return Array.from({ length: Math.ceil(most / step) + 1 }, (_, i) => i * step);
 }
 
-/** The week of the ruler that holds a sow day. */
+/** The week of the ruler that contains a sow day. */
 export function weekOf<W extends { first: string }>(weeks: W[], starts: string, day: number): W | undefined {
     const since = (of: number) => (of - yearDay(starts) + 365) % 365;
     return weeks.findLast((week) => since(yearDay(week.first)) <= since(day));

@@ -13,10 +13,10 @@ const HEIGHT = 96;
 const TOP = 10;
 export const RISK_CURVE_HEIGHT = TOP + HEIGHT + 6;
 
-/** Days from midwinter to summer solstice: before it "still to come" is drawn, after it "has come". */
+/** Days from midwinter to the summer solstice: before it, freezes still ahead are drawn; after it, those that have come. */
 const MIDSUMMER = 195;
 
-/** Line styles of the thresholds: told apart without color. */
+/** Line styles of the thresholds, which can be told apart without color. */
 const STYLES: Record<string, string> = {
     'frost-possible': '1.5 2.5',
     'light-freeze': '',
@@ -24,7 +24,7 @@ const STYLES: Record<string, string> = {
     'severe-freeze': '7 2 1.5 2',
 };
 
-/** How often a freeze was still to come (until summer solstice), or had come (after it), on each day, by threshold. */
+/** How often there was another freeze (until the summer solstice), or there had been one (after it), on each day, by threshold. */
 export function RiskCurve({
     scale,
     risk,
@@ -32,7 +32,7 @@ export function RiskCurve({
 }: {
     scale: YearScale;
     risk: RiskCurveData;
-    /** the same of another zone or period, drawn thinner */
+    /** the same for another zone or period, drawn thinner */
     other?: RiskCurveData;
 }) {
     const y = (share: number) => TOP + HEIGHT * (1 - share);

@@ -5,11 +5,11 @@ import { dayAt } from './pointer';
 import { DateCursor, RULER_HEIGHT, YearRuler, type RulerData } from './YearRuler';
 import { yearScale, type YearScale } from '../time/yearScale';
 
-/** Room left of the axis for labels, and right of it, px. */
+/** Room for labels left of the axis, and to its right, px. */
 export const LABELS = 106;
 export const RIGHT = 6;
 
-/** The year ruler with charts under it on the same axis, and one date through all of them, moved by pointer. */
+/** The year ruler with charts under it on the same axis, and one date through all of them, moved with the pointer. */
 export function RuledChart({
     ruler,
     day,
@@ -22,10 +22,10 @@ export function RuledChart({
     ruler: RulerData;
     day: number;
     onDay: (day: number) => void;
-    /** height of what stands under the ruler, px */
+    /** height of what is under the ruler, px */
     below: number;
     label: string;
-    /** whether it is only looked at; otherwise parts of it can be chosen */
+    /** whether it is only to look at; otherwise, parts of it can be chosen */
     isPicture?: boolean;
     children: (scale: YearScale) => ReactNode;
 }) {

@@ -6,7 +6,7 @@ import type { YearScale } from '../time/yearScale';
 export type YearRun = {
     year: number;
     outcome: string;
-    /** days from sowing; null where there is none */
+    /** days from sowing; null if there is none */
     up: number | null;
     harvest: number | null;
     end: number;
@@ -17,7 +17,7 @@ type Runs = {
     years: { year: number; outcome: number[]; up: number[]; harvest: number[]; end: number[] }[];
 };
 
-/** What a sowing on one day came to, in each year. */
+/** How a planting on one day turned out, in each year. */
 export function runsOn(runs: Runs, day: number): YearRun[] {
     const i = day - 1;
     return runs.years.flatMap((year) => {
@@ -39,11 +39,11 @@ export function runsOn(runs: Runs, day: number): YearRun[] {
 export const RUN_HEIGHT = 9;
 const LOST = 6;
 
-/** Each year a line on the ruler: in the ground, growing, in harvest; and how it ended. */
+/** One line per year on the ruler: in the ground, growing, in harvest; and how it ended. */
 export function RunLines({ scale, runs, day }: { scale: YearScale; runs: YearRun[]; day: number }) {
     const from = scale.x(day);
     const dayWidth = scale.width / YEAR;
-    // A run past the ruler's end goes on at its start.
+    // A season past the end of the ruler continues at its start.
     const pieces = (a: number, b: number): [number, number][] => {
         const [left, right] = [from + a * dayWidth, from + b * dayWidth];
         if (left >= scale.width) return [[left - scale.width, Math.min(scale.width, right - scale.width)]];

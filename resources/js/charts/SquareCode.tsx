@@ -1,6 +1,6 @@
 import { create } from 'qrcode';
 
-/** A text as a code that a phone reads, drawn as one path; what it holds has to be beside it as well. */
+/** A text as a QR code, drawn as one path; its content must be readable beside it as well. */
 export function SquareCode({ name, text }: { name: string; text: string }) {
     const { modules } = create(text, { errorCorrectionLevel: 'M' });
     const quiet = 4;

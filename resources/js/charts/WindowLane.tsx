@@ -16,11 +16,11 @@ export type LaneData = {
 
 export const LANE_HEIGHT = 24;
 
-/** Top of the strip of reasons, its height, and where the harvest line runs below it, px from the lane's top. */
+/** Top of the strip of reasons, its height, and the position of the harvest line below it, px from the lane's top. */
 const STRIP = { top: 9, height: 8 };
 const HARVEST_AT = 20.5;
 
-/** One way of growing a crop: its windows as brackets, and between them why not. */
+/** One way of growing a crop: its windows as brackets, and the reasons between them. */
 export function WindowLane({ scale, lane }: { scale: YearScale; lane: LaneData }) {
     return (
         <g>

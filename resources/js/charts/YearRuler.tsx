@@ -22,12 +22,12 @@ const SOIL = { top: 58, height: 22 };
 const LIGHT_AT = 88;
 export const RULER_HEIGHT = 106;
 
-/** How far a line may stray from its days, px: less than is seen. */
+/** How far a line may be from its days, px: less than anyone can see. */
 const FINE = 0.3;
 
 const round = (px: number) => Math.round(10 * px) / 10;
 
-/** The place's year: chance of freeze and days of heat, soil, day length, over months and weeks. */
+/** The place's year: chance of freeze, days of heat, soil, and day length, over months and weeks. */
 export function YearRuler({ scale, ruler, labels }: { scale: YearScale; ruler: RulerData; labels: number }) {
     const dayWidth = scale.width / 365;
     const freeze = inRulerOrder(ruler.freeze_chance, ruler.starts);
@@ -131,7 +131,7 @@ export function YearRuler({ scale, ruler, labels }: { scale: YearScale; ruler: R
     );
 }
 
-/** A date through all that stands under the ruler, without its flag. */
+/** A date through everything under the ruler, without its flag. */
 export function CursorLine({ scale, day, height }: { scale: YearScale; day: number; height: number }) {
     const x = scale.x(day) + scale.width / 730;
     return <line className="cursor" x1={x} x2={x} y1={0} y2={height} pointerEvents="none" />;
@@ -167,13 +167,13 @@ const FLAG = 46;
 const MONTH_NAME = 28;
 
 /**
- * Where the flag of a date stands: at its line, moved aside as far as needed to hide one month's name whole rather than the
- * ends of two; the date says the month itself.
+ * Where the flag of a date goes: at its line, moved aside as far as needed to hide one whole month's name rather than the ends of two; the
+ * date itself names the month.
  */
 export function flagAt(scale: YearScale, x: number): number {
     const inside = (at: number) => Math.min(scale.width - FLAG, Math.max(0, at));
     const middle = inside(x - FLAG / 2);
-    /** Names that stay readable cost nothing, one that is hidden whole little, one of which an end is left most. */
+    /** Names that stay readable cost nothing, one that is hidden completely a little, one that is cut off the most. */
     const cost = (at: number) =>
         scale.months.reduce((sum, { x: from }) => {
             const [begins, ends] = [from + 3, from + MONTH_NAME];
@@ -187,7 +187,7 @@ export function flagAt(scale: YearScale, x: number): number {
     }, middle);
 }
 
-/** Leaves out ticks that would write over the one before. */
+/** Leaves out ticks that would overlap the previous one. */
 function spaced<T extends { day: MonthDay }>(ticks: T[], scale: YearScale, least: number): T[] {
     const kept: T[] = [];
     let last = -Infinity;

@@ -13,10 +13,10 @@ export type OutlinedZone = {
     frost?: boolean;
 };
 
-/** Zones as plain lines, north up, with their names as links; those without a boundary are left out. */
+/** Zones as plain outlines, north up, with their names as links; those without a boundary are left out. */
 export function ZoneOutlines({ zones, label }: { zones: OutlinedZone[]; label: string }) {
     const drawn = zones.filter((zone) => zone.rings.length > 0);
-    // One alone has no neighbors to be told from.
+    // A single one has no neighbors to tell it from.
     if (drawn.length < 2) return null;
     const corners = drawn.flatMap((zone) => zone.rings.flat());
     const [west, east] = ends(corners.map(([longitude]) => longitude));

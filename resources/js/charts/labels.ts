@@ -1,7 +1,7 @@
-/** Where text stands beside a dot: its anchor, and px to the right of the dot and down. */
+/** Position of a text beside a dot: its anchor, and px to the right of the dot and down. */
 type Place = { anchor: 'start' | 'end'; dx: number; dy: number };
 
-/** Where it may stand, the best first: up and right of its dot, below, and then on the left. */
+/** Possible positions, best first: up and right of its dot, below, and then on the left. */
 const PLACES: Place[] = [
     { anchor: 'start', dx: 7, dy: -5 },
     { anchor: 'start', dx: 7, dy: 13 },
@@ -9,13 +9,13 @@ const PLACES: Place[] = [
     { anchor: 'end', dx: -7, dy: 13 },
 ];
 
-/** About the width of a character, and the height of a line, in font sizes. */
+/** Approximate width of a character, and height of a line, in font sizes. */
 const WIDE = 0.55;
 const HIGH = 1.15;
 
 /**
- * Labels beside dots that do not cover each other: each takes the first place that is free of those before it, and of the edges; where
- * none is, it takes the first.
+ * Labels beside dots that do not cover each other: each takes the first position that is free of those before it, and of the edges, or else
+ * the first position.
  */
 export function besideDots<T extends { x: number; y: number; text: string }>(
     dots: T[],

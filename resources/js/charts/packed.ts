@@ -1,11 +1,11 @@
-/** An outcome ribbon as the server packs it: by outcome a text of runs, of years (in so many digits) and sow days (in one). */
+/** An outcome ribbon as the server packs it: for each outcome, a text of runs of years (in `width` digits) and sow days (in one). */
 export type PackedRibbon = { years: number; width: number; outcomes: Record<string, string> };
 
 const DIGITS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz0123456789-_';
 
 const VALUES = new Map([...DIGITS].map((digit, value) => [digit, value]));
 
-/** Years of each outcome by sow day, 365 of each. */
+/** Years of each outcome by sow day, 365 for each. */
 export function unpacked({ years, width, outcomes }: PackedRibbon): {
     years: number;
     outcomes: Record<string, number[]>;

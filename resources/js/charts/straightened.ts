@@ -1,8 +1,8 @@
 export type Point = [x: number, y: number];
 
 /**
- * A line's points without those that the line between the others passes within so many px of (Ramer, 1972; Douglas and Peucker, 1973):
- * a year of days becomes some dozens of points, a flat winter two, and looks the same.
+ * A line without the points that the line through the others passes within this many px (Ramer, 1972; Douglas and Peucker, 1973). A year of
+ * days becomes a few dozen points, a flat winter two, and looks the same.
  */
 export function straightened(points: Point[], within: number): Point[] {
     const [first, last] = [points[0], points[points.length - 1]];

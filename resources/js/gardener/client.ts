@@ -5,7 +5,7 @@ import { offerPosition } from './position';
 import { reckonSeed } from './seedTable';
 import { keepReading } from './keptReading';
 
-// Pages are whole without this: it makes a long table short, and remembers what a reader chose.
+// Pages are complete without this script. It shortens a long table, and remembers a reader's choices.
 if (!keepReading(window)) {
     filterCrops(document);
     reckonSeed(document);

@@ -1,4 +1,4 @@
-/** Lets a reader narrow the year's table: by a name, a month in which something is to be done, a family, and so on. */
+/** Lets readers filter the year's table: by a name, a month in which something has to be done, a family, and so on. */
 export function filterCrops(page: ParentNode) {
     const form = page.querySelector<HTMLFormElement>('form.filter');
     const rows = [...page.querySelectorAll<HTMLTableRowElement>('table.calendar tbody tr')];
@@ -23,6 +23,6 @@ export function filterCrops(page: ParentNode) {
     };
     form.addEventListener('input', narrow);
     form.addEventListener('submit', (event) => event.preventDefault());
-    // A browser that goes back to the page may have kept what was typed.
+    // When it goes back to the page, a browser may have kept what was typed.
     narrow();
 }

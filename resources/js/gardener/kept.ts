@@ -1,8 +1,8 @@
-/** Where a browser keeps a zone for reading without a signal. */
+/** Where a browser keeps a zone to read offline. */
 export const KEPT = 'anthesis-kept';
 
-/** A zone has some 140 pages in a reading; this is room for a few. */
+/** A zone has about 140 pages in a reading; this leaves room for a few zones. */
 export const MOST_PAGES = 700;
 
-/** How long a slow network is waited for, seconds. */
+/** How long to wait for a slow network, seconds. */
 export const PATIENCE_S = 4;

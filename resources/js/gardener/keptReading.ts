@@ -1,13 +1,13 @@
-/** How this reader wants pages read: what addresses begin with, "/es-f"; kept by the browser when a link to it is followed. */
+/** How this reader wants pages: the beginning of addresses, "/es-f". The browser remembers it when they follow a link to it. */
 const KEPT = 'anthesis-reading';
 
-/** An address that begins with a reading: "/es/zones/…". */
+/** An address that starts with a reading: "/es/zones/…". */
 const CHOSEN = /^\/[a-z]{2,3}(-f)?(\/|$)/;
 
 /**
- * Keeps the reading that is chosen, and leads to it who comes to an address without one from outside.
+ * Remembers the chosen reading, and leads somebody who comes to an address without one from elsewhere to it.
  *
- * @returns whether the reader is being led elsewhere
+ * @returns whether the reader is being sent to another page
  */
 export function keepReading({ document, localStorage, location, navigator }: Window): boolean {
     for (const link of document.querySelectorAll<HTMLAnchorElement>('a[data-reading]')) {
@@ -19,13 +19,13 @@ export function keepReading({ document, localStorage, location, navigator }: Win
     const link = [...document.querySelectorAll<HTMLAnchorElement>('a[data-reading]')].find(
         (one) => one.dataset.reading === kept,
     );
-    // Links beside the present language and units are shown; another one of both is built from the address.
+    // Links beside the current language and units are shown; others are built from the address.
     if (document.querySelector('a[data-reading]') === null) return false;
     location.replace(link?.href ?? kept + (location.pathname === '/' ? '' : location.pathname) + location.search);
     return true;
 }
 
-/** The reading in the language the browser asks for, where the page is there in it; who goes back has chosen, and stays. */
+/** The reading in the browser's language, if the page exists in it. Somebody who goes back has chosen, and stays. */
 function preferred(document: Document, navigator: Navigator): string {
     const wanted = (navigator.languages?.[0] ?? navigator.language ?? '').slice(0, 2);
     if (wanted === '' || wanted === document.documentElement.lang) return '';
@@ -47,6 +47,6 @@ function keep(storage: Storage, reading: string) {
     try {
         storage.setItem(KEPT, reading);
     } catch {
-        // A browser that keeps nothing keeps no choice.
+        // A browser that stores nothing remembers no choice.
     }
 }

@@ -1,9 +1,9 @@
 import { KEPT } from './kept';
 
-/** Pages fetched at a time. */
+/** Pages loaded at a time. */
 const AT_ONCE = 4;
 
-/** Offers to keep the zone of the page, and tells how far it is. The texts stand in the page, in its language. */
+/** Offers to keep the page's zone, and shows the progress. The texts are in the page, in its language. */
 export function offerOffline({ document, navigator, caches, location }: Window & typeof globalThis) {
     const line = document.querySelector<HTMLElement>('.offline');
     const [keep, forget] = [

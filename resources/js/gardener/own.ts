@@ -1,8 +1,8 @@
-/** A reader's crops and zone, kept by their browser alone; an address with ?crops= is what is shared. */
+/** A reader's crops and zone, kept only in their browser; an address with ?crops= is for sharing. */
 const CROPS = 'anthesis-crops';
 const ZONE = 'anthesis-zone';
 
-/** Remembers the crops and the zone last looked at, and leads "My crops" and the first page to them. */
+/** Remembers the crops and the zone read last, and makes "My crops" and the first page lead to them. */
 export function keepOwn({ document, localStorage, location }: Window) {
     const zone = /\/zones\/([a-z0-9-]+)/.exec(location.pathname)?.[1];
     const asked = new URLSearchParams(location.search).get('crops');
@@ -18,7 +18,7 @@ export function keepOwn({ document, localStorage, location }: Window) {
     showZone(document, get(localStorage, ZONE));
 }
 
-/** The zone last read, on the page on which zones are found. */
+/** The zone read last, on the page where zones are found. */
 function showZone(page: Document, kept: string | null) {
     const line = page.querySelector<HTMLElement>('.last-zone');
     const link = line?.querySelector('a');
@@ -30,7 +30,7 @@ function showZone(page: Document, kept: string | null) {
         link.textContent = name;
         line.hidden = false;
     } catch {
-        // What is kept there is not ours.
+        // What is stored there is not ours.
     }
 }
 
@@ -46,6 +46,6 @@ function put(storage: Storage, name: string, value: string) {
     try {
         storage.setItem(name, value);
     } catch {
-        // A browser that keeps nothing keeps no choice.
+        // A browser that stores nothing remembers no choice.
     }
 }

@@ -1,7 +1,7 @@
-/** Digits after the point of a position that is sent: a kilometre, which says the zone and not the house. */
+/** Decimals of a position that is sent: about a kilometer, which tells the zone but not the house. */
 const DIGITS = 2;
 
-/** Shows the button that asks for the reader's position, and leads to its zone when it is given. */
+/** Shows the button that asks for the reader's position, and leads to its zone once it is known. */
 export function offerPosition({ document, navigator, location }: Window) {
     const line = document.querySelector<HTMLElement>('.position');
     const button = line?.querySelector<HTMLButtonElement>('button[data-find]');

@@ -6,7 +6,7 @@ import type { PageData } from './pages/props';
 import { ReadingHere, type ReadingName } from './pages/reading';
 
 type Asked = {
-    /** pages that are read alike, with what people wrote in their language, and how else they can be read */
+    /** pages with the same reading, with what people wrote in that language, and the other readings */
     parts: {
         reading: ReadingName & { own: Record<string, string> };
         readings: ReadingName[];
@@ -14,7 +14,7 @@ type Asked = {
     }[];
 };
 
-/** A page's HTML, or why it could not be made: one that fails keeps no other from being made. */
+/** A page's HTML, or why it could not be made: one that fails does not stop the others. */
 type Made = string | { error: string };
 
 function made(
@@ -33,7 +33,7 @@ function made(
     }
 }
 
-// Reads pages as JSON from standard input, by how they are read, and writes a JSON list of what was made of them to standard output.
+// Reads pages as JSON from standard input, grouped by reading, and writes a JSON list of the results to standard output.
 const chunks: Buffer[] = [];
 process.stdin.on('data', (chunk: Buffer) => chunks.push(chunk));
 process.stdin.on('end', () => {

@@ -4,7 +4,7 @@ import { registerRoute } from 'workbox-routing';
 import { CacheFirst, NetworkFirst } from 'workbox-strategies';
 import { KEPT, MOST_PAGES, PATIENCE_S } from './kept';
 
-// Serves a zone that its reader keeps, where there is no signal. What has one comes from the network, and is kept again.
+// Serves a zone that its reader keeps, when offline. When online, pages come from the network and are kept again.
 
 const whole = new CacheableResponsePlugin({ statuses: [200] });
 
@@ -21,7 +21,7 @@ registerRoute(
     }),
 );
 
-// Styles, scripts and fonts have their content in their name.
+// Styles, scripts, and fonts have a hash of their content in their name.
 registerRoute(
     ({ url }) => url.origin === location.origin && url.pathname.startsWith('/build/'),
     new CacheFirst({ cacheName: KEPT, plugins: [whole] }),

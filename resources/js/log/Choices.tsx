@@ -4,10 +4,10 @@ import { isCalled } from '../words/search';
 import { say } from '../words/words';
 import { Field } from './controls';
 
-/** How many answers are seen before the rest is asked for. */
+/** How many answers are shown before the rest is asked for. */
 const FIRST = 8;
 
-/** One of several answers, the likely ones first; the rest by a part of its name. */
+/** One of several answers, likely ones first; the rest are found by part of their name. */
 export function Choices({
     label,
     options,
@@ -17,13 +17,13 @@ export function Choices({
     empty,
 }: {
     label: string;
-    /** `names`: what else it is called, for those who look for it */
+    /** `names`: other names, for the search */
     options: { value: string; label: string; names?: string[] }[];
     chosen: string | null;
     onChoose: (value: string) => void;
-    /** asked where there are many to look through */
+    /** shown if there are many to look through */
     find?: string;
-    /** said where there is none */
+    /** shown if there are none */
     empty?: string;
 }) {
     const [all, setAll] = useState(false);

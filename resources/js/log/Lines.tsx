@@ -4,7 +4,7 @@ import { say } from '../words/words';
 import type { LogBook, LoggedEntry } from './book';
 import type { SentLine, WaitingLine } from './store';
 
-/** What waits on this phone, what came back with the reason, and what was sent of late. */
+/** What is waiting on this phone, what came back with the reason, and what was sent recently. */
 export function Lines({
     book,
     waiting,

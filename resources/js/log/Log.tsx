@@ -12,10 +12,10 @@ import { plotLine, Write, type Draft } from './Write';
 
 type View = { at: 'acts' } | { at: 'lines' } | { at: 'write'; draft: Draft };
 
-/** A clock that is off by more than this is said to be, minutes. */
+/** A clock that is off by more than this is mentioned, minutes. */
 const CLOCK_OFF = 12 * 60;
 
-/** The logbook in a pocket: first what was done, then what and where, with the likely answers first. */
+/** The logbook in a pocket: first what was done, then what and where, with likely answers first. */
 export function Log() {
     const log = useLog();
     const [view, setView] = useState<View>({ at: 'acts' });
@@ -145,7 +145,7 @@ function Acts({ onAct }: { onAct: (act: Act) => void }) {
     );
 }
 
-/** The line that was just kept, and the way back. */
+/** The entry that was just saved, and how to undo it. */
 function Kept({
     log,
     keptKey,
@@ -175,7 +175,7 @@ function Kept({
     );
 }
 
-/** What waits, what came back, and how far the clock is off. */
+/** What is waiting, what came back, and how far off the clock is. */
 function State({ log, others, onLines }: { log: ReturnType<typeof useLog>; others: number; onLines: () => void }) {
     const refused = log.waiting.filter((line) => line.refused && line.writer === log.owner?.email).length;
     const waits = log.waiting.length - others - refused;
@@ -206,7 +206,7 @@ function State({ log, others, onLines }: { log: ReturnType<typeof useLog>; other
     );
 }
 
-/** Another zone, which is opened once it is on this phone. */
+/** Another zone, which opens once it is on this phone. */
 function ChooseZone({ log, here, value }: { log: ReturnType<typeof useLog>; here: string; value: string }) {
     return (
         <>

@@ -4,7 +4,7 @@ import { Problem } from '../ui/Problem';
 import { say } from '../words/words';
 import { Field, Press } from './controls';
 
-/** Who writes; asked for where a log-in ran out, with what waits left as it is. */
+/** Who is writing; asked when a log-in ran out. What is waiting stays as it is. */
 export function LogIn({ onIn, waiting = 0 }: { onIn: () => Promise<void>; waiting?: number }) {
     const [email, setEmail] = useState('');
     const [password, setPassword] = useState('');

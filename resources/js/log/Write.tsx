@@ -22,20 +22,20 @@ import { smaller } from './photo';
 import type { WaitingLine } from './store';
 import { Press } from './controls';
 
-/** What is being written: an act, and what is known of it already. */
+/** What is being written: a task, and what is known about it already. */
 export type Draft = {
     act: Act;
     entry?: Partial<LoggedEntry>;
-    /** key of the line at the server that it stands in the place of */
+    /** key of the entry on the server that it replaces */
     corrects?: string;
-    /** the line that waits and is written again */
+    /** the waiting entry that is being edited */
     line?: WaitingLine;
     refused?: { field: string; message: string };
 };
 
 const CAUSES = ['cold', 'frost', 'heat', 'pests', 'drowned', 'dried-out', 'other'];
 
-/** What a plot of a trial asks for, as a line to be. */
+/** What a plot of a trial needs, as an entry. */
 export function plotLine(plot: Schema['PlotDue']): Partial<LoggedEntry> {
     return {
         crop: plot.crop,
@@ -46,7 +46,7 @@ export function plotLine(plot: Schema['PlotDue']): Partial<LoggedEntry> {
     };
 }
 
-/** One line: what and where with the likely answers first, in big type, for a thumb. */
+/** One entry: what and where, with likely answers first, in large type, for a thumb. */
 export function Write({
     book,
     day,
@@ -57,7 +57,7 @@ export function Write({
 }: {
     book: LogBook;
     day: string;
-    /** lines of the zone that its book does not have */
+    /** entries of the zone that its book does not have */
     newer: LoggedEntry[];
     draft: Draft;
     onKeep: (entry: LoggedEntry, photo: ArrayBuffer | null) => Promise<void>;
@@ -124,7 +124,7 @@ export function Write({
     );
 }
 
-/** What can hurt people, where it can: said before the line is kept. */
+/** Cautions, where they matter: shown before the entry is saved. */
 function Care({ act, codes }: { act: Act; codes: string[] }) {
     return (
         <>
@@ -142,14 +142,17 @@ function cropOf(fields: Fields, sowings: Sowing[]): string | null {
     return fields.crop ?? sowings.find(({ key }) => key === fields.sowing)?.crop ?? null;
 }
 
-/** Sowings in the order in which they first stood: a book that comes meanwhile moves nothing under a thumb, what it adds comes last. */
+/**
+ * Plantings in the order in which they first appeared: a book that arrives in the meantime moves nothing under a thumb, and its additions
+ * come last.
+ */
 function useSteady(sowings: Sowing[]): Sowing[] {
     const [stood] = useState(() => new Map(sowings.map(({ key }, at) => [key, at])));
     const place = ({ key }: Sowing) => stood.get(key) ?? stood.size;
     return [...sowings].sort((a, b) => place(a) - place(b));
 }
 
-/** Which crop, which sowing, or which plant it is told of. */
+/** Which crop, which planting, or which plant it is about. */
 function Subject({
     act,
     book,
@@ -244,7 +247,7 @@ function Photo({
 function begin({ act, entry, corrects }: Draft, book: LogBook, sowings: Sowing[], day: string): Fields {
     const first = book.beds[0];
     const fresh = entry === undefined;
-    // Where there is one to choose from, it is chosen.
+    // If there is only one to choose from, it is chosen.
     const only = sowings.length === 1 && (follows(act) || act === 'set-out') ? sowings[0] : undefined;
     return {
         crop: entry?.crop ?? null,
@@ -270,7 +273,7 @@ function begin({ act, entry, corrects }: Draft, book: LogBook, sowings: Sowing[]
     };
 }
 
-/** What is missing yet, as a key of words; null: nothing. */
+/** What is still missing, as a key of words; null: nothing. */
 function what(act: Act, fields: Fields, corrects: boolean): string | null {
     if ((act === 'sown' || (act === 'set-out' && !fields.sowing && !corrects)) && !fields.crop)
         return 'log.choose-a-crop';

@@ -7,19 +7,19 @@ export type Act = Schema['LoggedAct'];
 export type Sowing = Schema['Sowing'];
 export type LoggedEntry = Schema['LoggedEntry'];
 
-/** The book of a zone as it was when there was a line, and what this phone's clock said then, ms. */
+/** The book of a zone as it was when the phone was last online, and what this phone's clock said then, ms. */
 export type KeptBook = { book: LogBook; fetched: number };
 
 const DAY = 86_400_000;
 
 const FOLLOWS: Act[] = ['up', 'thinned', 'first-picked', 'picked', 'last-picked', 'lost'];
 
-/** Whether an act tells of a sowing that stands. */
+/** Whether a task is about a growing planting. */
 export function follows(act: Act): boolean {
     return FOLLOWS.includes(act);
 }
 
-/** Whether an act tells of a bed, and so needs one. */
+/** Whether a task is about a bed, and so needs one. */
 export function isOfBed(act: Act): boolean {
     return act === 'watered' || act === 'gauge';
 }
@@ -29,14 +29,14 @@ export function isPicking(act: Act): boolean {
 }
 
 /**
- * The day it is where the office is: the day it was there when the book was fetched, and those that have passed since. A phone
- * whose clock is wrong by a day tells the right one all the same.
+ * Today's date at the office: the date there when the book was loaded, plus the days since. A phone whose clock is off by a day still gets
+ * it right.
  */
 export function today({ book, fetched }: KeptBook, now: number): string {
     return dateAfter(book.today, Math.max(0, localDay(now) - localDay(fetched)));
 }
 
-/** What this phone knows of a zone and its book does not: what went since that was fetched, and what waits. */
+/** What this phone knows about a zone and its book does not: what was sent since it was loaded, and what is waiting. */
 export function newerLines(
     { fetched }: KeptBook,
     zone: string | null,
@@ -47,18 +47,18 @@ export function newerLines(
     return here.filter((line) => line.zone === zone).map(({ entry }) => entry);
 }
 
-/** Which day it is on this phone, counted on from any. */
+/** Number of the current day on this phone, from an arbitrary start. */
 function localDay(time: number): number {
     return Math.floor((time - new Date(time).getTimezoneOffset() * 60_000) / DAY);
 }
 
-/** Codes of the cautions of a crop that are due where an act is written. A book fetched by an earlier release has none. */
+/** Codes of a crop's cautions that belong where a task is logged. A book loaded by an earlier release has none. */
 export function cautionsFor(act: Act, crop: string | null | undefined, book: LogBook): string[] {
     const own = book.crops.find(({ slug }) => slug === crop)?.cautions ?? [];
     return own.filter((code) => book.cautions?.[act]?.includes(code));
 }
 
-/** Sowings an act may be of: those of the book, as far as lines it does not have yet change them or begin others; the likeliest first. */
+/** Plantings a task may be about: those of the book, as far as newer entries do not change or add any; likeliest first. */
 export function sowingsFor(act: Act, book: LogBook, newer: LoggedEntry[], day: string): Sowing[] {
     const told = new Map(book.sowings.map((sowing) => [sowing.key, sowing]));
     const names = new Map(book.crops.map((crop) => [crop.slug, crop.name]));
@@ -75,12 +75,12 @@ export function sowingsFor(act: Act, book: LogBook, newer: LoggedEntry[], day: s
     const open = [...told.values()].filter(
         (sowing) => !sowing.days.last_picked && !sowing.days.lost && mayBe(act, sowing),
     );
-    // A book kept by an earlier version does not say.
+    // A book saved by an earlier version does not say.
     const usual = (book.usual_days as LogBook['usual_days'] | undefined)?.[act] ?? 0;
     return open.sort((a, b) => distance(act, a, day, usual) - distance(act, b, day, usual));
 }
 
-/** A sowing whose first line is fixed or taken back. What corrects any other line is told by the book. */
+/** A planting whose first entry is corrected or deleted. The book shows corrections of other entries. */
 function correct(told: Map<string, Sowing>, line: LoggedEntry, names: Map<string, string>) {
     const key = line.corrects ?? '';
     const before = told.get(key);
@@ -101,9 +101,9 @@ const DAY_OF: Partial<Record<Act, keyof Sowing['days']>> = {
 };
 
 /**
- * A sowing with one entry more, as the server will tell it: each day is the first that was told, but the last harvest the last. Mirrors
- * core/src/Log/SowingFold.php; core/tests/fixtures/sowing-fold.json holds both to it. (The mean quality takes all harvests, which the phone
- * does not have.)
+ * A planting with one more entry, as the server will make it: each day is the first one given, except the last harvest, which is the last.
+ * Mirrors core/src/Log/SowingFold.php; core/tests/fixtures/sowing-fold.json tests both. (The mean quality takes all harvests, which the
+ * phone does not have.)
  */
 export function withEntry(sowing: Sowing, entry: LoggedEntry): Sowing {
     const days = { ...sowing.days };
@@ -130,7 +130,7 @@ function sum(a: number | null, b: number | null | undefined): number | null {
     return b === null || b === undefined ? a : (a ?? 0) + b;
 }
 
-/** A sowing as its first entry tells of it. */
+/** A planting as its first entry describes it. */
 export function begun(line: LoggedEntry, names: Map<string, string>): Sowing {
     const sown = line.act === 'sown';
     return {
@@ -175,15 +175,15 @@ function mayBe(act: Act, { days, under_cover }: Sowing): boolean {
     }
 }
 
-/** How far a sowing is from the day on which the act is usually told of one; the nearest comes first. */
+/** How far a planting is from the day on which the task is usually logged; the nearest comes first. */
 function distance(act: Act, { days }: Sowing, day: string, usual: number): number {
     const since = daysBetween(days.set_out ?? days.sown ?? day, day);
-    // What is being picked is picked again.
+    // What is in harvest is harvested again.
     const picking = (act === 'picked' || act === 'last-picked') && days.first_picked ? -10_000 : 0;
     return picking + Math.abs(since - usual);
 }
 
-/** Crops to choose from, the likely ones first. */
+/** Crops to choose from, likely ones first. */
 export function cropsFor(book: LogBook): LogBook['crops'] {
     const rank = (slug: string) => {
         const at = book.likely.indexOf(slug);

@@ -2,7 +2,7 @@ import { useId, type ComponentProps, type ReactNode } from 'react';
 import { labeled, useTyped } from '../ui/measure';
 import type { Measure } from '../words/units';
 
-// The phone's own fields, large: what the desk's library brings would take as long to load as all the rest of the log.
+// The phone's own fields, large. The desk's library would take as long to load as the rest of the log.
 
 /** A field under its label. */
 export function Field({ label, ...props }: { label?: string } & ComponentProps<'input'>) {
@@ -15,7 +15,7 @@ export function Field({ label, ...props }: { label?: string } & ComponentProps<'
     );
 }
 
-/** A number, on the phone's keys for numbers; "" where there is none. */
+/** A number, on the phone's number keys; "" if there is none. */
 export function Figure({
     value,
     onChange,
@@ -84,7 +84,7 @@ export function Pick({
     );
 }
 
-/** The one act of a form. */
+/** The button of a form. */
 export function Press(props: ComponentProps<'button'>) {
     return <button className="press" {...props} />;
 }
@@ -94,7 +94,7 @@ export function Pair({ children }: { children: ReactNode }) {
     return <div className="pair">{children}</div>;
 }
 
-/** A number in the person's units, handed over in the metric one; "" where there is none. */
+/** A number in the person's units, passed on in metric; "" if there is none. */
 export function Measured({
     measure,
     label,

@@ -5,7 +5,7 @@ import type { Act, LogBook } from './book';
 import { Choices } from './Choices';
 import { Field, Figure, Measured, Pair, Tick, Words } from './controls';
 
-/** What a line may say, as it is typed. */
+/** The fields of an entry, as typed. */
 export type Fields = {
     crop: string | null;
     sowing: string | null;
@@ -33,7 +33,7 @@ type Part = { fields: Fields; set: (part: Partial<Fields>) => void };
 
 const QUALITIES = ['3', '2', '1'];
 
-/** How far it was sown, of which variety and seed. */
+/** How much was sown, of which variety and seed. */
 export function CropFields({ book, fields, set }: Part & { book: LogBook }) {
     const varieties = book.crops.find((crop) => crop.slug === fields.crop)?.varieties ?? [];
     const [more, setMore] = useState(!!fields.lot || (!!fields.variety && !varieties.includes(fields.variety)));
@@ -82,7 +82,7 @@ export function CropFields({ book, fields, set }: Part & { book: LogBook }) {
     );
 }
 
-/** What a harvest gave, and how good it was. */
+/** What a harvest yielded, and how good it was. */
 export function Picked({ fields, set }: Part) {
     return (
         <>
@@ -111,7 +111,7 @@ export function Picked({ fields, set }: Part) {
     );
 }
 
-/** A thermometer that has settled, and how deep it stood. */
+/** A thermometer that has settled, and its depth. */
 export function ReadingFields({ fields, set }: Part) {
     return (
         <>
@@ -150,7 +150,7 @@ export function WaterFields({ fields, set, act }: Part & { act: Act }) {
     );
 }
 
-/** Where it was: a bed that is known, or another by its names. */
+/** Where it was: a known bed, or a new one by name. */
 export function Place({ book, fields, set }: Part & { book: LogBook }) {
     const known = book.beds.some((bed) => bed.garden === fields.garden && bed.name === fields.bed);
     const gardens = new Set(book.beds.map((bed) => bed.garden));
@@ -194,7 +194,7 @@ export function Place({ book, fields, set }: Part & { book: LogBook }) {
     );
 }
 
-/** When it was, if not today, and what there is to say of it. */
+/** When it was, if not today, and any notes. */
 export function When({ day, fields, set, act }: Part & { day: string; act: Act }) {
     const [open, setOpen] = useState(fields.on !== day || fields.text !== '' || act === 'note');
     if (!open) {

@@ -1,10 +1,10 @@
 /** Where a browser keeps the log's page and what it loads. */
 export const CACHE = 'anthesis-log';
 
-/** How long a slow network is waited for, seconds. */
+/** How long to wait for a slow network, seconds. */
 export const PATIENCE_S = 4;
 
-/** Keeps the page of the log, so that it opens without a signal from now on. A browser that cannot goes on as before. */
+/** Keeps the log's page, so it opens offline from now on. A browser that cannot do that continues as before. */
 export async function keepForOffline() {
     if (!('serviceWorker' in navigator) || !('caches' in window)) return;
     await navigator.serviceWorker.register('/log-worker.js', { scope: '/log' });

@@ -1,9 +1,9 @@
-/** Longest side a photo is sent with, px. */
+/** Longest side of a photo that is sent, px. */
 const SIDE = 1600;
 
 const QUALITY = 0.82;
 
-/** A photo made small enough to wait on a phone; drawn again, so that where it was taken stays behind. */
+/** A photo made small enough to wait on a phone; redrawn, so where it was taken stays behind. */
 export async function smaller(file: File): Promise<ArrayBuffer> {
     const image = await createImageBitmap(file);
     const by = Math.min(1, SIDE / Math.max(image.width, image.height));

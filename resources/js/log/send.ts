@@ -2,8 +2,8 @@ import { api, asForm, Refusal, unwrap } from '../api/client';
 import { changeLine, claimLines, dropLine, lineSent, waitingLines, type WaitingLine } from './store';
 
 /**
- * How a sending ended: all went, there is no line, one has to log in, somebody else is logged in, the server cannot just now, or
- * another sending is under way.
+ * How a sending ended: everything went, the phone is offline, one has to log in, somebody else is logged in, the server is busy, or another
+ * sending is in progress.
  */
 export type Sent = {
     ended: 'all' | 'no-line' | 'log-in' | 'somebody-else' | 'busy' | 'sending';
@@ -12,12 +12,14 @@ export type Sent = {
     clock: number | null;
 };
 
-/** Lines sent at a time. */
+/** Entries sent at a time. */
 const BATCH = 50;
 
 const NO_ACCOUNT = [401, 419];
 
-/** Sends what waits of a writer, in the order in which it was written, each line once: the server knows its key. One tab at a time. */
+/**
+ * Sends what a writer has waiting, in the order in which it was written, each entry once: the server recognizes its key. One tab at a time.
+ */
 export async function sendWaiting(writer: string): Promise<Sent> {
     const none: Sent = { ended: 'sending', kept: 0, refused: 0, clock: null };
     if (!navigator.locks) return sendAll(writer);
@@ -73,14 +75,14 @@ async function sendBatch(writer: string, zone: string, batch: WaitingLine[], sen
     }
 }
 
-/** Whether an entry takes back one that the server refused too: both are gone then, which is what was wanted. */
+/** Whether an entry deletes one that the server refused as well: then both are gone, as intended. */
 async function isForNothing({ entry }: WaitingLine): Promise<boolean> {
     return (
         entry.taken_back === true && (await waitingLines()).some((line) => line.key === entry.corrects && line.refused)
     );
 }
 
-/** The line with its photo at the server; null where that was refused: the line then says why. */
+/** The entry with its photo on the server; null if that was refused: then the entry says why. */
 async function withPhoto(line: WaitingLine): Promise<WaitingLine | null> {
     if (line.photo === null) return line;
     const form = new FormData();

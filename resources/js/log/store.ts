@@ -1,27 +1,27 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { KeptBook, LoggedEntry } from './book';
 
-/** A line that waits on this phone, or came back with the reason. */
+/** An entry that is waiting on this phone, or came back with the reason. */
 export type WaitingLine = {
     /** in the order in which they were written */
     id?: number;
     key: string;
     zone: string;
-    /** e-mail address of who wrote it */
+    /** e-mail address of the writer */
     writer: string;
     entry: LoggedEntry;
     /** a JPEG */
     photo: ArrayBuffer | null;
-    /** why it could not be taken; null: it waits */
+    /** why it was refused; null: it is waiting */
     refused: { field: string; message: string } | null;
-    /** it was given to the network at least once, so the server may have it */
+    /** it was sent at least once, so the server may have it */
     sending?: boolean;
 };
 
-/** What was sent of late and when, ms: to be taken back or fixed, and known here before the book is read again. */
+/** What was sent recently and when, ms: to be undone or corrected, and known here before the book is loaded again. */
 export type SentLine = { id?: number; key: string; zone: string; writer: string; entry: LoggedEntry; at?: number };
 
-/** Whose phone this is, and what was last open on it. */
+/** Whose phone this is, and what was open on it last. */
 export type Owner = { email: string; name: string; zone: string | null };
 
 interface LogStore extends DBSchema {
@@ -37,11 +37,11 @@ const SENT_KEPT = 30;
 
 let database: Promise<IDBPDatabase<LogStore>> | undefined;
 
-/** @throws DOMException where the browser keeps nothing for this site, or another tab does not let go of what it keeps */
+/** @throws DOMException if the browser stores nothing for this site, or another tab does not let go of its copy */
 function open(): Promise<IDBPDatabase<LogStore>> {
     if (database === undefined) {
         database = opened();
-        // The next try asks again: storage may have been allowed meanwhile.
+        // The next try asks again, because storage may have been allowed in the meantime.
         database.catch(() => (database = undefined));
     }
     return database;
@@ -65,13 +65,13 @@ async function opened(): Promise<IDBPDatabase<LogStore>> {
     return Promise.race([opening, isBlocked]);
 }
 
-/** Lets go of the database, so that another test begins with its own. */
+/** Lets go of the database, so another test starts with its own. */
 export async function closeStore() {
     (await database)?.close();
     database = undefined;
 }
 
-/** @throws DOMException QuotaExceededError where the phone has no room; nothing is kept then */
+/** @throws DOMException QuotaExceededError if the phone has no room; then nothing is saved */
 export async function keepLine(line: WaitingLine) {
     const db = await open();
     const before = line.id === undefined ? await db.getFromIndex('waiting', 'key', line.key) : undefined;
@@ -82,14 +82,14 @@ export async function waitingLines(): Promise<WaitingLine[]> {
     return (await open()).getAll('waiting');
 }
 
-/** Changes an entry that is still waiting; one that was undone meanwhile stays gone. */
+/** Changes an entry that is still waiting; one that was undone in the meantime stays gone. */
 export async function changeLine(line: WaitingLine) {
     const all = (await open()).transaction('waiting', 'readwrite');
     if (line.id !== undefined && (await all.store.get(line.id))) await all.store.put(line);
     await all.done;
 }
 
-/** Marks entries as being sent, in one step with reading them, so that none is sent after it was undone. */
+/** Marks entries as being sent while reading them, in one step, so none is sent after it was undone. */
 export async function claimLines(ids: number[]): Promise<WaitingLine[]> {
     const all = (await open()).transaction('waiting', 'readwrite');
     const claimed: WaitingLine[] = [];
@@ -104,8 +104,8 @@ export async function claimLines(ids: number[]): Promise<WaitingLine[]> {
 }
 
 /**
- * Undoes an entry that waits. One that was never sent is deleted. One that may have reached the server stays in the queue, and what
- * takes it back goes after it: the server knows both by their keys, so this is right whether or not the entry arrived.
+ * Undoes an entry that is waiting. One that was never sent is deleted. One that may have reached the server stays in the queue, followed by
+ * the entry that deletes it: the server knows both by their keys, so this is right whether or not the first one arrived.
  */
 export async function undoLine(key: string, takeBack: LoggedEntry) {
     const all = (await open()).transaction('waiting', 'readwrite');

@@ -20,7 +20,7 @@ import {
     type WaitingLine,
 } from './store';
 
-/** How often lines that wait are tried again, ms. */
+/** How often waiting entries are tried again, ms. */
 const AGAIN = 45_000;
 
 export type LogState = {
@@ -34,9 +34,9 @@ export type LogState = {
     /** somebody has to log in before anything is sent */
     stranger: boolean;
     ready: boolean;
-    /** name of the zone that was chosen and could not be fetched, so that the one before stays; null: none */
+    /** name of the zone that was chosen and could not be loaded, so the one before stays; null: none */
     unreached: string | null;
-    /** the browser keeps nothing for this site, so nothing can be written here */
+    /** the browser stores nothing for this site, so nothing can be written here */
     noStorage: boolean;
 };
 
@@ -53,10 +53,10 @@ const EMPTY: LogState = {
     noStorage: false,
 };
 
-/** Starts, and sends again whenever a line may be there again, or somebody looks. */
+/** Starts, and sends again whenever the phone may be back online, or somebody looks. */
 function useWhileOpen(start: () => Promise<void>, send: () => Promise<void>) {
     useEffect(() => {
-        // What fails for want of a line is told where it is shown, and tried again.
+        // What fails because the phone is offline is reported where it is shown, and tried again.
         void start().catch(() => undefined);
         const again = () => document.visibilityState === 'visible' && void send().catch(() => undefined);
         window.addEventListener('online', again);
@@ -70,13 +70,13 @@ function useWhileOpen(start: () => Promise<void>, send: () => Promise<void>) {
     }, [start, send]);
 }
 
-/** Fetches a zone's book, and keeps it. */
+/** Loads a zone's book, and keeps it. */
 async function fetchBook(zone: string) {
     const book = await unwrap(api.GET('/api/zones/{zone}/log-book', { params: { path: { zone } } }));
     await keepBook(zone, { book, fetched: Date.now() });
 }
 
-/** One step after the other: whoever chooses a zone while the first is still being asked for has chosen last. */
+/** One step after the other: somebody who chooses a zone while the first one is still loading gets their choice. */
 function useTurns() {
     const last = useRef<Promise<unknown>>(Promise.resolve());
     return useCallback(<T>(step: () => Promise<T>): Promise<T> => {
@@ -86,7 +86,7 @@ function useTurns() {
     }, []);
 }
 
-/** The log as this phone has it: what was written is kept here first, and goes to the server when there is a line. */
+/** The log on this phone: what is written is saved here first, and sent when the phone is online. */
 export function useLog() {
     const [state, setState] = useState(EMPTY);
     const owner = useRef<Owner | null>(null);
@@ -108,16 +108,16 @@ export function useLog() {
 
     const inTurn = useTurns();
 
-    /** Asks who is there and what the book says; a phone without a line goes on with what it has. */
+    /** Asks who is there and for the book; a phone that is offline continues with what it has. */
     const askServer = useCallback(async () => {
         try {
             const { user } = await unwrap(api.GET('/api/session'));
             if (user) readAsChosen(user);
             if (!user) return set({ stranger: true });
-            // Of every office they work in: the address of a zone says which one is meant.
+            // In every office they work in: a zone's address says which one is meant.
             const zones = user.offices.flatMap((office) => office.zones);
             await keepZones(zones);
-            // The one that was open last, the person's own, the first.
+            // The one open last, the person's own, or the first.
             const is = (zone: string | null | undefined) => zones.some(({ slug }) => slug === zone);
             const zone = [owner.current?.zone, user.home_zone].find(is) ?? zones[0]?.slug ?? null;
             await keepOwner({ email: user.email, name: user.name, zone });
@@ -136,7 +136,7 @@ export function useLog() {
         const [waiting, sent] = [await waitingLines(), await sentLines()];
         setState((before) => ({
             ...before,
-            // A sending that had nothing to send learns nothing of the clock.
+            // If there was nothing to send, nothing was learned about the clock.
             last: { ...last, clock: last.clock ?? before.last?.clock ?? null },
             stranger: last.ended === 'log-in' || last.ended === 'somebody-else',
             waiting,
@@ -159,20 +159,20 @@ export function useLog() {
 
     return {
         ...state,
-        /** Tries to open what this phone keeps once more. */
+        /** Tries again to open what this phone stores. */
         openAgain: start,
         /** @throws where the phone has no room for it */
         write: async (entry: LoggedEntry, photo: ArrayBuffer | null) => {
             if (!owner.current?.zone) return;
             const { zone, email } = owner.current;
-            // The server may have what is being sent: what changes it goes after it.
+            // The server may have what is being sent, so a change is sent after it.
             const before = (await waitingLines()).find((line) => line.key === entry.key);
             const whole = before?.sending ? { ...entry, key: crypto.randomUUID(), corrects: entry.key } : entry;
             await keepLine({ key: whole.key, zone, writer: email, entry: whole, photo, refused: null });
             set({ waiting: await waitingLines() });
             void send();
         },
-        /** Undoes an entry that waits here, or answers that none does: it was sent in the meantime. */
+        /** Undoes an entry that is waiting here, or returns that none is: it was sent in the meantime. */
         undo: async (key: string, takeBack: LoggedEntry): Promise<boolean> => {
             const waited = await undoLine(key, takeBack);
             set({ waiting: await waitingLines(), sent: await sentLines() });
@@ -184,7 +184,7 @@ export function useLog() {
                 if (!owner.current) return;
                 set({ unreached: null });
                 try {
-                    // A zone that is not here yet is opened once it is.
+                    // A zone that is not here yet opens once it is.
                     if (!(await keptBook(zone))) await fetchBook(zone);
                 } catch {
                     const zones = await keptZones();

@@ -9,7 +9,7 @@ import { Problem } from '../ui/Problem';
 import { STOPS, useTour } from '../way/tour';
 import { say } from '../words/words';
 
-/** The day on which the demonstration stands, and how to have it on another. */
+/** The demonstration's date, and how to change it. */
 export function DemoClock() {
     const { data: session } = useSession();
     const queries = useQueryClient();

@@ -17,7 +17,7 @@ import { Header } from './Header';
 import { SCREENS, SETTINGS, useZoneAtHand } from './places';
 import { Settling } from './Settling';
 
-// Fetched beside the screen, and not before it.
+// Loaded beside the screen, not before it.
 const Keys = lazy(async () => ({ default: (await import('./Keys')).Keys }));
 const Help = lazy(async () => ({ default: (await import('../way/Help')).Help }));
 const LogInAgain = lazy(async () => ({ default: (await import('./LogInAgain')).LogInAgain }));
@@ -37,7 +37,7 @@ function useScreenKeys(zone: string | undefined, showKeys: () => void) {
     });
 }
 
-/** What the screen is called, for the window's title and, outside of zones, for the page's. */
+/** The screen's name, for the window's title and, outside of zones, for the page's. */
 function useScreenName(zone: string | undefined): string {
     const { pathname } = useLocation();
     const [, , first, , path] = pathname.split('/');
@@ -51,7 +51,7 @@ function useScreenName(zone: string | undefined): string {
     );
 }
 
-/** The help panel: what it is open for. It follows the screen, until another topic or a word is asked for. */
+/** The topic of the help panel. It follows the screen until somebody opens another topic or a word. */
 function useHelp() {
     const { pathname } = useLocation();
     const [asked, setAsked] = useState<{ at: string; topic?: Topic; term?: TermName } | null>(null);
@@ -86,7 +86,7 @@ export function Desk() {
     useEffect(() => {
         if (zone && SCREENS.some(({ path }) => path === shown)) rememberLook(zone.slug, shown);
     }, [zone, shown]);
-    // Who works here stays here, whatever they are typing, until they log out: where the log-in ran out they are asked again.
+    // The person who works here stays, whatever they are typing, until they log out. If the log-in ran out, they are asked again.
     const [user, setUser] = useState(session?.user ?? null);
     if (session?.user && session.user !== user) setUser(session.user);
     const isOut = session?.user === null;

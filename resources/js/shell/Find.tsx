@@ -8,7 +8,7 @@ import { TERMS, TOPICS, topicName, type TermName, type Topic } from '../way/help
 import { findStore } from './find';
 import { SCREENS, useSettings } from './places';
 
-/** One field over zones, crops, screens, settings and what can be done; `Ctrl K` or `Cmd K` opens it. */
+/** One field to search zones, crops, screens, settings, and things to do; `Ctrl K` or `Cmd K` opens it. */
 export function Find({
     zone,
     onKeys,

@@ -7,7 +7,7 @@ import { GROUPS } from './places';
 /** Below this width each group is one menu. */
 const WIDE = '(min-width: 62.5em)';
 
-/** The screens of a zone in their three groups: side by side where there is room, one menu each where there is not. */
+/** The screens of a zone in their three groups: side by side if there is room, otherwise one menu each. */
 export function Groups({ zone }: { zone: string }) {
     const isWide = useMediaQuery(WIDE, window.matchMedia(WIDE).matches);
     return (

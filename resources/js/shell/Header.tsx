@@ -13,7 +13,7 @@ import { ZoneSwitcher } from './ZoneSwitcher';
 
 const Find = lazy(async () => ({ default: (await import('./Find')).Find }));
 
-/** Where one is, the screens in their groups, one field to find or do anything, settings, oneself. */
+/** Where you are, the screens in their groups, one field to find or do anything, settings, and your account. */
 export function Header({
     zone,
     slug,
@@ -24,14 +24,14 @@ export function Header({
     onHelp,
 }: {
     zone: Zone | undefined;
-    /** of the zone in the address; none: a screen of no zone */
+    /** of the zone in the address; none: a screen outside zones */
     slug: string | undefined;
-    /** the zone whose screens are at hand */
+    /** the zone in use */
     atHand: string | undefined;
     screen: string;
     user: NonNullable<Schema['Session']['user']>;
     onKeys: () => void;
-    /** opens the help of a topic, or of the screen, and of a word */
+    /** opens the help for a topic or for the screen, and for a word */
     onHelp: (topic?: Topic, term?: TermName) => void;
 }) {
     const { pathname } = useLocation();
@@ -74,7 +74,7 @@ export function Header({
     );
 }
 
-/** A zone's name before it has come, about as long. */
+/** Placeholder for a zone's name before it has loaded, about as long. */
 function room(slug: string): string {
     return slug.replaceAll('-', ' ').replace(/^./, (letter) => letter.toUpperCase());
 }

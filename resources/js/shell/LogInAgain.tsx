@@ -7,7 +7,7 @@ import type { Schema } from '../api/client';
 import { Problem } from '../ui/Problem';
 import { say } from '../words/words';
 
-/** Asks for the password where the log-in ran out, over whatever is being done: that stays as it is, and goes on afterward. */
+/** Asks for the password when the log-in ran out, over whatever is being done; that stays as it is, and continues afterward. */
 export function LogInAgain({ user }: { user: NonNullable<Schema['Session']['user']> }) {
     const queries = useQueryClient();
     const [open, setOpen] = useState(false);

@@ -2,10 +2,10 @@ import { useRouteError } from 'react-router';
 import { Action } from '../ui/Action';
 import { say } from '../words/words';
 
-/** In the place of a screen that could not be fetched or drawn; the header and the other screens are as they were. */
+/** Instead of a screen that could not be loaded or drawn; the header and the other screens still work. */
 export function ScreenFailed() {
     const error = useRouteError();
-    // After an update the old screens are no longer there, and a browser that was open asks for them.
+    // After an update, the old screens are gone, and a browser that was open asks for them.
     const isGone = error instanceof TypeError && /import|module/i.test(error.message);
     return (
         <main className="page">

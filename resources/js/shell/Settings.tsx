@@ -2,7 +2,7 @@ import { NavLink, Outlet } from 'react-router';
 import { useSettings } from './places';
 import { say } from '../words/words';
 
-/** What is set once and holds for every zone, with the way from one to the other. */
+/** What is set once and applies to every zone, with links between the parts. */
 export function Settings() {
     return (
         <>

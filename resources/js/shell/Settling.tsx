@@ -2,16 +2,15 @@ import { useIsFetching } from '@tanstack/react-query';
 import { useEffect, useState, type ReactNode } from 'react';
 import { say } from '../words/words';
 
-/** The longest a screen is held back for what it still waits for, ms. */
+/** The longest a screen is held back while it waits for data, ms. */
 const LONGEST = 1500;
 
-/** How long it has to be still, ms: what was asked for may lead to more being asked for. */
+/** How long nothing must be loading, ms: what was loaded may cause more to load. */
 const STILL = 60;
 
 /**
- * A screen, shown once what it asks for first has come, so that nothing moves under the eyes and the pointer while it does; or after a
- * moment, whatever has come; what is still being computed then is said to be. It is there for the keyboard and for readers' aids all
- * the while.
+ * A screen that is shown once the data it asks for first has arrived, so nothing moves under the eyes and the pointer; or after a moment,
+ * with whatever has arrived, and a note on what is still being computed. Keyboard and screen readers can reach it all the while.
  */
 export function Settling({ children }: { children: ReactNode }) {
     const waiting = useIsFetching({ predicate: (query) => query.state.status === 'pending' });

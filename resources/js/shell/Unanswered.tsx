@@ -16,7 +16,7 @@ function subscribe(listener: () => void) {
     return () => listeners.delete(listener);
 }
 
-/** Says on every screen that the server does not answer, as long as it does not. */
+/** Says on every screen that the server does not answer, as long as that is so. */
 export function Unanswered() {
     const is = useSyncExternalStore(subscribe, () => isUnanswered);
     return is ? (

@@ -4,7 +4,7 @@ import { lastLookedAt, useChooseOffice, useSession } from '../access/session';
 import { useZones } from '../api/zones';
 import { say } from '../words/words';
 
-/** The zone as the title, and the way to another one, on the same screen of it; and to the other offices one works in. */
+/** The zone as the title, which switches to another zone on the same screen, and to the person's other offices. */
 export function ZoneSwitcher({ zone, title }: { zone: string | undefined; title: string }) {
     const { data: zones } = useZones();
     const user = useSession().data?.user;

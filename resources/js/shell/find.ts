@@ -1,4 +1,4 @@
 import { createSpotlight } from '@mantine/spotlight';
 
-/** Opens and closes the field to find or do anything, from wherever. */
+/** Opens and closes the search field from anywhere. */
 export const [findStore, find] = createSpotlight();

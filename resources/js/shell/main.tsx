@@ -20,7 +20,7 @@ recallReading();
 
 const queries = new QueryClient({
     queryCache: new QueryCache({
-        // A refusal is said where it concerns somebody; no answer at all concerns every screen.
+        // A refusal is shown where it belongs; no answer at all concerns every screen.
         onError: (error) => {
             if (!(error instanceof Refusal)) unanswered(true);
         },
@@ -36,7 +36,7 @@ const queries = new QueryClient({
     },
 });
 
-// What the page lets its styles be told by: of the interface library, and of what keeps the page still behind a dialog.
+// The nonce the page gives to styles of the interface library, and to what keeps the page still behind a dialog.
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content ?? '';
 setNonce(nonce);
 
@@ -45,7 +45,7 @@ if (root) {
     createRoot(root).render(
         <MantineProvider theme={theme} defaultColorScheme="auto" getStyleNonce={() => nonce}>
             <Unanswered />
-            {/* In the middle, for what is pressed next stands on the left, and what is chosen from on the right. */}
+            {/* In the middle, because the next thing to click is usually on the left, and choices are on the right. */}
             <Notifications containerWidth={352} position="bottom-center" limit={4} />
             <QueryClientProvider client={queries}>
                 <RouterProvider router={router} />

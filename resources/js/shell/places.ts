@@ -3,10 +3,10 @@ import { useCan, useZoneToBegin } from '../access/session';
 import { useZones } from '../api/zones';
 import { say } from '../words/words';
 
-/** A screen of a zone: where it is, what it is called, and the key after `g` that leads there. */
+/** A screen of a zone: its path, its name, and the key after `g` that leads there. */
 export type Screen = { path: string; name: string; key: string };
 
-/** The screens of a zone as they are used: what is going on, what one plans, what one publishes. */
+/** The screens of a zone by how they are used: what is going on, what you plan, what you publish. */
 export const GROUPS: { id: string; name: string; screens: Screen[] }[] = [
     {
         id: 'season',
@@ -41,7 +41,7 @@ export const GROUPS: { id: string; name: string; screens: Screen[] }[] = [
 
 export const SCREENS = GROUPS.flatMap((group) => group.screens);
 
-/** What belongs to no zone and is set once. */
+/** What does not belong to a zone and is set once. */
 export const SETTINGS: Screen[] = [
     { path: '/desk/settings/office', name: say('screen.office'), key: 'f' },
     { path: '/desk/settings/crops', name: say('screen.crops'), key: 'k' },
@@ -51,13 +51,13 @@ export const SETTINGS: Screen[] = [
     { path: '/desk/settings/people', name: say('screen.people'), key: 'e' },
 ];
 
-/** The settings that the one who is logged in may look at. */
+/** The settings that the logged-in person may see. */
 export function useSettings(): Screen[] {
     const mayManage = useCan('manage-people');
     return SETTINGS.filter(({ path }) => mayManage || !path.endsWith('/people'));
 }
 
-/** The zone that is open or, on screens of none, the one whose screens are at hand: the last, the person's own, the first. */
+/** The zone that is open or, on screens outside zones, the one in use: the last one, the person's own, or the first. */
 export function useZoneAtHand(): string | undefined {
     const open = useMatch('/desk/zones/:zone/*')?.params.zone;
     const { data: zones } = useZones();

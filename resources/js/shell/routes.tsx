@@ -3,7 +3,7 @@ import { restOfWords } from '../words/ofDesk';
 import { Desk } from './Desk';
 import { ScreenFailed } from './ScreenFailed';
 
-// Each screen is fetched when it is first looked at; one that fails leaves the others, and the way to them, as they are.
+// Each screen is loaded when it is first opened. One that fails leaves the others, and the way to them, as they are.
 const screens = {
     changes: async () => ({ Component: (await import('../screens/changes/Changes')).Changes }),
     crops: async () => ({ Component: (await import('../screens/crops/Crops')).Crops }),
@@ -47,7 +47,7 @@ const screen = (path: string, load: (typeof screens)[keyof typeof screens]) => (
     errorElement: <ScreenFailed />,
 });
 
-/** What is open to those who are not logged in: the log-in, and where links in mails lead. */
+/** What is open to people who are not logged in: the log-in, and where links in e-mails lead. */
 const DOORS = {
     '/desk/login': screens.login,
     '/desk/forgot-password': screens.forgotPassword,
@@ -56,7 +56,7 @@ const DOORS = {
     '/desk/new-address/:secret': screens.newAddress,
 };
 
-/** Screens that were renamed: addresses that people kept lead on. */
+/** Screens that were renamed: addresses that people saved redirect. */
 const RENAMED = {
     'crops/:crop?': '/desk/settings/crops/:crop?',
     sites: '/desk/settings/growing-sites',
@@ -78,7 +78,7 @@ export const router = createBrowserRouter([
     {
         path: '/desk',
         element: <Desk />,
-        // Nothing is shown while the first screen is fetched: it takes a moment, and what flashes is worse.
+        // Nothing is shown while the first screen loads: it takes a moment, and a flash would be worse.
         hydrateFallbackElement: <></>,
         children: [
             screen('', screens.home),
@@ -118,7 +118,7 @@ export const router = createBrowserRouter([
     },
 ]);
 
-/** An address under the name that a screen had before. */
+/** An address with the name that a screen had before. */
 function Moved({ to }: { to: string }) {
     const given = useParams();
     const address = to.replace(/:(\w+)\??/g, (_, name: string) => given[name] ?? '').replace(/\/$/, '');

@@ -5,9 +5,9 @@ import { useKeys } from '../ui/keyboard';
 import { monthDay, yearDay, yearDayOfDate, wrap, type MonthDay } from './days';
 
 /**
- * The date everything on the screen is read at; kept in the address, moved by keys.
+ * The date that everything on the screen refers to; kept in the address, moved with keys.
  *
- * @param opening the day it stands on at first; today, where there is none
+ * @param opening the day it starts on; today, if none is given
  */
 export function useDateCursor(opening?: MonthDay) {
     const [params, setParams] = useSearchParams();

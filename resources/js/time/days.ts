@@ -15,7 +15,7 @@ export function yearDay(monthDay: MonthDay): number {
     return (BEFORE_MONTH[Number(monthDay.slice(0, 2))] ?? 0) + Number(monthDay.slice(3, 5));
 }
 
-/** 132 is "05-12"; any whole number is wrapped onto the circle of the year. */
+/** 132 is "05-12"; any whole number is wrapped around the year. */
 export function monthDay(day: number): MonthDay {
     const wrapped = wrap(day);
     let month = 12;
@@ -27,7 +27,7 @@ export function wrap(day: number): number {
     return ((((day - 1) % YEAR) + YEAR) % YEAR) + 1;
 }
 
-/** "05-12" as what is said as "May 12". */
+/** "05-12" as a phrase for "May 12". */
 export function day(monthDay: MonthDay): Phrase {
     return { key: 'day', with: { day: Number(monthDay.slice(3, 5)), month: Number(monthDay.slice(0, 2)) } };
 }
@@ -82,7 +82,7 @@ export function daysBetween(from: string, to: string): number {
     return Math.round((Date.parse(to) - Date.parse(from)) / 86_400_000);
 }
 
-/** The date so many days after a date "YYYY-MM-DD". */
+/** The date this many days after a date "YYYY-MM-DD". */
 export function dateAfter(date: string, days: number): string {
     return new Date(Date.parse(date) + days * 86_400_000).toISOString().slice(0, 10);
 }
@@ -92,7 +92,7 @@ export function datesInShort(first: string, last: string): string {
     return first === last ? dateInShort(first) : say('span', { first: dateInShort(first), last: dateInShort(last) });
 }
 
-/** Days forward on the circle from one sow day to another, 0…364. */
+/** Days forward around the year from one sow day to another, 0…364. */
 export function daysUntil(from: number, to: number): number {
     return (to - from + YEAR) % YEAR;
 }
@@ -125,7 +125,7 @@ export function spanInShort(span: Span): string {
         : say('span', { first: inShort(span.first), last: inShort(span.last) });
 }
 
-/** The spans in the order of the ruler, those that overlap or follow on one another as one. */
+/** The spans in the order of the ruler, with those that overlap or follow one another joined. */
 export function joined(spans: Span[], starts: MonthDay): Span[] {
     const since = (span: Span) => daysUntil(yearDay(starts), yearDay(span.first));
     const whole: Span[] = [];
@@ -137,7 +137,7 @@ export function joined(spans: Span[], starts: MonthDay): Span[] {
             whole.push(span);
         }
     }
-    // The last may run over the ruler's end into the first ones.
+    // The last may continue past the end of the ruler into the first ones.
     for (;;) {
         const [first, last] = [whole[0], whole.at(-1)];
         if (!first || !last || first === last || since(last) + last.days < YEAR + since(first)) return whole;
@@ -158,12 +158,12 @@ export function beforeSummer(starts: MonthDay, day: number): boolean {
     return daysUntil(yearDay(starts), day) < daysUntil(yearDay(starts), yearDay(summer));
 }
 
-/** The ruler's year a date lies in: it starts at midwinter, so in the south with July. */
+/** The ruler's year of a date: it starts at midwinter, so in July in the south. */
 export function rulerYear(date: string, starts: MonthDay): number {
     return Number(date.slice(0, 4)) - (yearDayOfDate(date) < yearDay(starts) ? 1 : 0);
 }
 
-/** "2025", or "2025/26" where a ruler's year runs over the turn of the year. */
+/** "2025", or "2025/26" if a ruler's year crosses the new year. */
 export function rulerYearInWords(year: number, starts: MonthDay): string {
     return starts === '01-01' ? String(year) : `${year}/${String((year + 1) % 100).padStart(2, '0')}`;
 }

@@ -3,13 +3,13 @@ import { inShort, inWords } from './days';
 import { inCelsius, moreCelsius } from '../words/units';
 import { say } from '../words/words';
 
-/** What is said of a season as it stands, at the desk and on gardeners' pages alike. */
+/** Sentences about a season's progress, for the desk and the public pages alike. */
 
 export type Position = NonNullable<Schema['Today']['position']>;
 export type Ready = NonNullable<Schema['Today']['soil']>['ready'][number];
 export type FreezeNow = { side: 'to-come' | 'has-come'; of: number; members: number };
 
-/** How the season stands: its soil, whether it is ahead, and the freezes to come. */
+/** How the season is going: its soil, whether it is ahead, and the freezes still ahead. */
 export function standing(at: Position, freezes: FreezeNow | null, on: string): string {
     const parts: string[] = [];
     if (at.soil !== null && at.soil_above !== null) {
@@ -35,7 +35,7 @@ export function standing(at: Position, freezes: FreezeNow | null, on: string): s
     return parts.join(' ');
 }
 
-/** When soil is warm enough: "Soil of 10 °C: 27 Apr (25 Apr to May 7)." */
+/** When soil is warm enough: "Soil of 10 °C: Apr 27 (Apr 25 to May 7)." */
 export function readiness(ready: Ready): string {
     if (ready.now) return say('season.soil-is-ready', { soil: inCelsius(ready.celsius) });
     const [early, usual, late] = ready.dates;

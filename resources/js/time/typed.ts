@@ -5,12 +5,12 @@ const DAYS = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
 /**
  * Reads a day of the year as people type it: "04-18", "4/18" (month first, as Americans write it), "18.4.", "Apr 18", "April 18".
  *
- * @return "MM-DD"; null: it is no such day. February 29 is the 28th, as everywhere.
+ * @return "MM-DD"; null: not a day. February 29 is the 28th, as everywhere.
  */
 export function readMonthDay(text: string): MonthDay | null {
     const typed = text.trim().toLowerCase();
     const slashed = /^(\d{1,2})[/-](\d{1,2})$/.exec(typed);
-    // Where only one of the two can be the month, it is.
+    // If only one of the two can be the month, it is.
     if (slashed)
         return asMonthDay(Number(slashed[1]), Number(slashed[2])) ?? asMonthDay(Number(slashed[2]), Number(slashed[1]));
     const dotted = /^(\d{1,2})\.\s*(\d{1,2})\.?$/.exec(typed);

@@ -1,14 +1,14 @@
 import { scaleLinear } from 'd3-scale';
 import { daysUntil, monthDay, monthInShort, monthInWords, yearDay, wrap, YEAR, type MonthDay, type Span } from './days';
 
-/** The one horizontal axis: a year that starts on January 1 or, in the south, on July 1. */
+/** The only horizontal axis: a year that starts on January 1 or, in the south, on July 1. */
 export type YearScale = {
     width: number;
-    /** where a sow day begins, px */
+    /** where a sow day starts, px */
     x: (day: number) => number;
     /** the sow day at a position, px */
     day: (x: number) => number;
-    /** a span as one or, where it runs over the ruler's end, two pieces [from, to] in px; `open` sides run on */
+    /** a span as one piece or, if it continues past the end of the ruler, two pieces [from, to] in px; `open` sides continue */
     pieces: (span: Span) => { from: number; to: number; openLeft: boolean; openRight: boolean }[];
     months: { name: string; short: string; x: number; width: number }[];
     weeks: number[];
@@ -17,7 +17,7 @@ export type YearScale = {
 export function yearScale(starts: MonthDay, width: number): YearScale {
     const start = yearDay(starts);
     const exact = scaleLinear([0, YEAR], [0, width]);
-    // Finer than any screen, and short to write out: pages hold thousands of these.
+    // Finer than any screen, and short to write: pages contain thousands of these.
     const linear = (day: number) => Math.round(100 * exact(day)) / 100;
     const x = (day: number) => linear(daysUntil(start, day));
     const firstMonth = Number(starts.slice(0, 2));
@@ -52,7 +52,7 @@ export function yearScale(starts: MonthDay, width: number): YearScale {
     };
 }
 
-/** Values by sow day (index 0 is January 1), put in the order of the ruler. */
+/** Values by sow day (index 0 is January 1), in the order of the ruler. */
 export function inRulerOrder<T>(values: readonly T[], starts: MonthDay): T[] {
     const at = yearDay(starts) - 1;
     return [...values.slice(at), ...values.slice(0, at)];

@@ -1,13 +1,13 @@
 import type { ReactNode } from 'react';
 
-/** A small act beside what it acts on: edit, take out, undo. */
+/** A small button beside what it acts on: edit, delete, undo. */
 export function Action({
     onClick,
     name,
     children,
 }: {
     onClick: () => void;
-    /** read out in place of what it says, where that does not tell it from others */
+    /** read out instead of its text, if that does not tell it from others */
     name?: string;
     children: ReactNode;
 }) {

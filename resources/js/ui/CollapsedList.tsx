@@ -2,10 +2,10 @@ import { useState } from 'react';
 import { listed, say } from '../words/words';
 import { Action } from './Action';
 
-/** How many of a list are read before the rest is asked for. */
+/** How many items of a list are shown before the rest is asked for. */
 const FIRST = 6;
 
-/** A list in a sentence, folded after the first few. */
+/** A list in a sentence, collapsed after the first few. */
 export function CollapsedList({ items }: { items: string[] }) {
     const [open, setOpen] = useState(false);
     if (open || items.length <= FIRST + 1) return <>{listed(items)}</>;

@@ -5,17 +5,17 @@ import type { Measure } from '../words/units';
 import { say } from '../words/words';
 import { MeasureInput } from './MeasureInput';
 
-/** A crop and so much of it, added to a list. */
+/** A crop and an amount of it, added to a list. */
 export function CropAmount({
     label,
     measure,
     first,
     onAdd,
 }: {
-    /** what the amount is */
+    /** name of the amount */
     label: string;
     measure: Measure;
-    /** the amount that stands there at first */
+    /** the initial amount */
     first: number;
     onAdd: (crop: string, amount: number) => void;
 }) {

@@ -2,7 +2,7 @@ import { NumberInput, type NumberInputProps } from '@mantine/core';
 import type { Measure } from '../words/units';
 import { labeled, useTyped } from './measure';
 
-/** A number that is typed and read in the person's units and handed over in the metric one; "" where there is none. */
+/** A number that is typed and shown in the person's units and passed on in metric; "" if there is none. */
 export function MeasureInput({
     measure,
     label,
@@ -11,7 +11,7 @@ export function MeasureInput({
     ...props
 }: Omit<NumberInputProps, 'value' | 'onChange' | 'label' | 'min' | 'max'> & {
     measure: Measure;
-    /** without its unit; none where the column says it */
+    /** without its unit; none if the column says it */
     label?: string;
     /** metric */
     value: number | string;

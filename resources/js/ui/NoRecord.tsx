@@ -2,7 +2,7 @@ import { Link } from 'react-router';
 import { say } from '../words/words';
 import { Problem } from './Problem';
 
-/** In the place of what only a zone with a record has: what is missing, and where it is added. */
+/** Instead of what only a zone with a record has: what is missing, and where to add it. */
 export function NoRecord({ zone, error }: { zone: string; error: Error }) {
     return (
         <>

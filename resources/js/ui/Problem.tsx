@@ -3,15 +3,15 @@ import { Refusal } from '../api/client';
 import { shown } from './shown';
 
 /**
- * What went wrong, said where the act is: a refusal in the server's words, with what others changed meanwhile where that is why;
- * a text as it is; nothing while all is well.
+ * What went wrong, shown where it happened: a refusal in the server's words, with what others changed in the meantime if that is why; a
+ * text as it is; nothing if all is well.
  */
 export function Problem({
     error,
     unanswered = say('problem.the-server-does-not-answer'),
 }: {
     error: Error | string | null | undefined;
-    /** what to say, and what to do, where no answer came */
+    /** what to say, and what to do, if no answer came */
     unanswered?: string;
 }) {
     if (!error) return null;

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 
-/** A small table to be read: the first column heads the rows, the others are numbers where they are said to be. */
+/** A small table to read: the first column heads the rows, and others hold numbers if they are marked so. */
 export function RuledTable({
     columns,
     rows,

@@ -2,7 +2,7 @@ import { NativeSelect } from '@mantine/core';
 import { useSites } from '../api/sites';
 import { say } from '../words/words';
 
-/** At which of a zone's sites something is looked at; open ground is asked for by asking for none. */
+/** Chooses which of a zone's sites to look at; no site means open ground. */
 export function SiteChoice({
     zone,
     site,

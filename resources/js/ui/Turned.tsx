@@ -4,7 +4,7 @@ import { say } from '../words/words';
 
 type Crop = Schema['KeptCrop'];
 
-/** Crops whose last 15 years clearly differ from those before, with the years that would tell. */
+/** Crops whose last 15 years clearly differ from those before, with the years that would show it. */
 export function Turned({ zone, crops }: { zone: string; crops: Crop[] }) {
     return (
         <>
@@ -24,7 +24,7 @@ export function Turned({ zone, crops }: { zone: string; crops: Crop[] }) {
     );
 }
 
-/** How one way of growing a crop turned, with the counts. */
+/** How one way of growing a crop changed, with the counts. */
 export const turnedInWords = (crop: Crop) =>
     say(`track-record.turned-${crop.turned ?? 'worse'}`, {
         act: say(`act.${crop.act}`),

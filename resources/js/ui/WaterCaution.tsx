@@ -1,7 +1,7 @@
 import { useOffice } from '../api/office';
 import { say } from '../words/words';
 
-/** What to mind where water is told: the rules of the district that hold today, then the rest. */
+/** Cautions wherever water comes up: the district's rules that apply today, then the rest. */
 export function WaterCaution({ today }: { today: string }) {
     const { data: office } = useOffice();
     const holds =

@@ -2,7 +2,7 @@ import { MutationCache } from '@tanstack/react-query';
 import { forgetDraft } from './kept';
 import { tellDone } from './notices';
 
-/** Sees every change that is made: the draft that was sent is one no more, and what can be undone is told of. */
+/** Sees every change: discards the draft that was sent, and shows a notice if the change can be undone. */
 export function seenChanges(): MutationCache {
     return new MutationCache({
         onSuccess: (saved, sent, before, { meta }) => {

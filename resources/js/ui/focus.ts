@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react';
 import { useLocation } from 'react-router';
 
-/** Puts the keyboard at the beginning of the screen. */
+/** Moves keyboard focus to the start of the screen. */
 function toScreen() {
     const main = document.querySelector('main');
     if (!main) return;
@@ -10,8 +10,8 @@ function toScreen() {
 }
 
 /**
- * Whoever uses the keyboard never loses their place: on another screen it is at the screen's beginning, and where the field or
- * button it was on goes away (a form that was saved) it is there again instead of nowhere.
+ * Keyboard focus is never lost. On another screen it goes to the start; if the field or button it was on disappears (a form that was
+ * saved), it returns there instead of going nowhere.
  */
 export function useKeptFocus() {
     const { pathname } = useLocation();
@@ -27,7 +27,7 @@ export function useKeptFocus() {
         };
         const look = () => {
             const lost = last !== null && !last.isConnected;
-            // A button that was pressed and can be pressed no more: the keyboard stays in its form.
+            // A button that was pressed and is now disabled: focus stays in its form.
             if (
                 last instanceof HTMLButtonElement &&
                 last.isConnected &&
@@ -42,7 +42,7 @@ export function useKeptFocus() {
                 return;
             }
             if (document.activeElement !== document.body || !(lost || arriving.current)) return;
-            // A screen is drawn once its data has come; until then there is nowhere to be.
+            // A screen is drawn once its data has arrived; until then, there is nowhere to go.
             if (document.querySelector('main') !== null) toScreen();
         };
         const watch = new MutationObserver(look);

@@ -21,17 +21,17 @@ function write(key: string, value: unknown) {
         if (value === undefined) sessionStorage.removeItem(name(key));
         else sessionStorage.setItem(name(key), JSON.stringify(value));
     } catch {
-        // A browser that keeps nothing loses the draft with the page, as it always did.
+        // A browser that stores nothing loses the draft with the page, as it always did.
     }
 }
 
 /**
- * What somebody is typing, kept in this tab until it is saved or thrown away: it is there again after another screen, a reload, or a
- * log-in that ran out, and the browser warns before the page is closed.
+ * What somebody is typing, kept in this tab until it is saved or discarded. It is still there after another screen, a reload, or a log-in
+ * that ran out, and the browser warns before the page is closed.
  *
  * @param key what it is a draft of; another key is another draft
- * @param initial what stands there before anything was typed
- * @return the draft, its setter, and how to forget it
+ * @param initial what is there before anything was typed
+ * @return the draft, its setter, and how to discard it
  */
 export function useKept<T>(key: string, initial: T): [T, (value: T) => void, () => void] {
     const [kept, setKept] = useState<{ key: string; value: T | undefined }>({ key, value: read<T>(key) });
@@ -51,7 +51,7 @@ export function useKept<T>(key: string, initial: T): [T, (value: T) => void, () 
     return [value ?? initial, set, forget];
 }
 
-/** Has the browser ask before the page is closed or loaded again. */
+/** Makes the browser ask before the page is closed or loaded again. */
 function useLeaveWarning(unsaved: boolean) {
     useEffect(() => {
         if (!unsaved) return;
@@ -63,28 +63,28 @@ function useLeaveWarning(unsaved: boolean) {
 
 declare module '@tanstack/react-query' {
     interface Register {
-        /** `draft`: the key of what is saved by it, and so is no draft any more */
+        /** `draft`: the key of the draft that this saves, and so discards */
         mutationMeta: {
             draft?: string;
-            /** of what was answered, what was sent, and what was there before */
+            /** given the answer, what was sent, and the state before */
             done?: (saved: never, sent: never, before: never) => Done;
         };
     }
 }
 
 /**
- * Forgets the draft that a request has saved. At once, and not when what follows has been read again: whoever has left the screen by
- * then would find it there again. A form that is still open shows what was typed until it forgets it too.
+ * Discards the draft that a request has saved. It does so right away, not once everything has loaded again, because somebody who has left
+ * the screen by then would find the draft there again. A form that is still open shows what was typed until it discards it too.
  */
 export function forgetDraft(key: string | undefined) {
     if (key !== undefined) write(key, undefined);
 }
 
-/** Forgets all drafts: they are no business of the next one at this desk. */
+/** Discards all drafts: they are not for the next person at this desk. */
 export function forgetDrafts() {
     try {
         for (const name of Object.keys(sessionStorage)) if (name.startsWith(DRAFT)) sessionStorage.removeItem(name);
     } catch {
-        // Nothing is kept, so there is nothing to forget.
+        // Nothing is stored, so there is nothing to discard.
     }
 }

@@ -2,7 +2,7 @@ import { useEffect, useRef } from 'react';
 
 const OFF = 'anthesis-keys-off';
 
-/** Whether keys of one letter do something: whoever speaks to their computer, or whose hand shakes, switches them off. */
+/** Whether single-letter keys do something. People who speak to their computer, or whose hands shake, turn them off. */
 export function keysAreOn(): boolean {
     try {
         return localStorage.getItem(OFF) === null;
@@ -16,7 +16,7 @@ export function switchKeys(on: boolean) {
         if (on) localStorage.removeItem(OFF);
         else localStorage.setItem(OFF, '1');
     } catch {
-        // A browser that keeps nothing keeps no choice.
+        // A browser that stores nothing remembers no choice.
     }
 }
 

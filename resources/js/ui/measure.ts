@@ -7,7 +7,7 @@ export function labeled(label: string, measure: Measure): string {
     return say('measure.labeled', { label, unit: say(`unit.${measure}`) });
 }
 
-/** What stands in a field: what was typed as long as it is still what is meant, otherwise the metric number in the person's units. */
+/** The content of a field: what was typed, as long as it still matches the value; otherwise the metric number in the person's units. */
 export function useTyped(measure: Measure, metric: number | string) {
     const [last, setLast] = useState<{ typed: number | string; metric: number | '' }>();
     const isStill = last !== undefined && last.metric === metric;

@@ -21,18 +21,18 @@ function listen(listener: () => void) {
     };
 }
 
-/** Notes something small in this browser, or strikes it out: that a panel was closed, how far a tour has come. */
+/** Notes something small in this browser, or deletes the note: that a panel was closed, or how far a tour has come. */
 export function note(key: string, value: string | null) {
     try {
         if (value === null) localStorage.removeItem(NAME + key);
         else localStorage.setItem(NAME + key, value);
     } catch {
-        // A browser that saves nothing shows the panel again the next time.
+        // A browser that stores nothing shows the panel again next time.
     }
     for (const listener of listeners) listener();
 }
 
-/** What was noted under a key, and how to note something else; every component that reads it follows. */
+/** What was noted under a key, and how to change it; every component that reads it follows. */
 export function useNoted(key: string): [string | null, (value: string | null) => void] {
     const value = useSyncExternalStore(listen, () => read(key));
     const set = useCallback((next: string | null) => note(key, next), [key]);

@@ -2,17 +2,16 @@ import { notifications } from '@mantine/notifications';
 import { Action } from './Action';
 import { say } from '../words/words';
 
-/** How long what was done can be undone from its notice, ms: reading it and reaching for it takes people a while. */
+/** How long a notice offers its undo, ms: reading it and reaching for it takes people a while. */
 const OFFERED = 15_000;
 
-/** The latest notice of each name: a new one is another notice, for it is shown for its own time. */
+/** The latest notice of each name: a new one is a separate notice, so it is shown for its own time. */
 const named = new Map<string, string>();
 
 const CLOSE = { 'aria-label': say('notice.close') };
 
 /**
- * Says what was done, and offers to undo it. Notices stack, the latest last, and are read out; one takes the place of an earlier one of
- * the same name.
+ * Says what was done, and offers to undo it. Notices stack, latest last, and are read out; one replaces an earlier one of the same name.
  */
 export function tellDone(says: string, undo?: () => Promise<unknown>, name?: string) {
     const earlier = name && named.get(name);

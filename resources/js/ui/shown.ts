@@ -1,4 +1,4 @@
-/** A value of any field, short enough for a line. */
+/** A value of any field, short enough for one line. */
 export function shown(value: unknown): string {
     if (value === null || value === undefined || value === '') return 'nothing';
     if (Array.isArray(value)) return value.map(shown).join('; ') || 'nothing';

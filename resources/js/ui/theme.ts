@@ -19,14 +19,14 @@ export const theme = createTheme({
     headings: { fontFamily: 'var(--serif)', fontWeight: '650' },
     colors: { leaf },
     primaryColor: 'leaf',
-    // White on it reads in both schemes.
+    // White text on it is readable in light and dark.
     primaryShade: 7,
     defaultRadius: 0,
     shadows: { xs: 'none', sm: 'none', md: 'none', lg: 'none', xl: 'none' },
     cursorType: 'pointer',
     components: {
         Button: { defaultProps: { size: 'sm' } },
-        // The page has its banner; the head of a dialog is none.
+        // The page has its banner; the head of a dialog is not one.
         ModalHeader: { defaultProps: { role: 'presentation' } },
         Modal: { styles: { content: { border: '1px solid var(--ink)' } } },
     },

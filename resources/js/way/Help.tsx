@@ -3,7 +3,7 @@ import { useEffect, useRef } from 'react';
 import { say } from '../words/words';
 import { HELP, topicName, type TermName, type Topic } from './help';
 
-/** Beside a screen: what to do there, how its figures come about, and the words it uses. `term` is the one that was asked for. */
+/** Beside a screen: what to do there, how its figures are made, and the words it uses. `term` is the one that was clicked. */
 export function Help({ topic, term, onClose }: { topic: Topic; term: TermName | undefined; onClose: () => void }) {
     const panel = useRef<HTMLElement>(null);
     const before = useRef<Element | null>(null);

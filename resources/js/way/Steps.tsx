@@ -15,7 +15,8 @@ export function Steps({ zone }: { zone: Zone | undefined }) {
     const isNew = useMatch('/desk/zones/new') !== null;
     const [hidden, hide] = useStepsHidden(slug);
     const [looked, look] = useLooked(slug);
-    // A zone whose calendar was published while somebody was at it keeps the steps until they are closed: they end with the page to see.
+    // If somebody is still on the steps when the zone's calendar is published, they stay until they are closed, and end with a link to the
+    // page.
     const [atIt, setAtIt] = useNoted(`steps-at:${slug}`);
     const sees = zone?.record != null && pathname.startsWith(`/desk/zones/${slug}/planting-windows`);
     useEffect(() => {

@@ -3,7 +3,7 @@ import { useState, type ReactNode } from 'react';
 import { say } from '../words/words';
 import type { TermName } from './help';
 
-/** A word of the trade that is explained where the pointer or the keyboard is on it; Escape puts the explanation away. */
+/** A word of the trade that is explained while the pointer or keyboard focus is on it; Escape hides the explanation. */
 export function Term({ of, children }: { of: TermName; children?: ReactNode }) {
     const [opened, setOpened] = useState(false);
     const show = () => setOpened(true);
@@ -17,7 +17,7 @@ export function Term({ of, children }: { of: TermName; children?: ReactNode }) {
             withArrow={false}
             radius={0}
             openDelay={150}
-            // Beside the body it would be outside every landmark.
+            // Attached to the body, it would be outside every landmark.
             portalProps={{ target: 'main' }}
         >
             <span

@@ -5,7 +5,7 @@ import { Action } from '../ui/Action';
 import { say } from '../words/words';
 import { STOPS, useTour } from './tour';
 
-/** A stop of the tour: what is to be seen on the screen above it, and on to the next. */
+/** A stop of the tour: what to see on the screen, and the way to the next. */
 export function Tour() {
     const [at, go] = useTour();
     const navigate = useNavigate();

@@ -2,7 +2,7 @@ import { matchPath } from 'react-router';
 import { SCREENS, SETTINGS } from '../shell/places';
 import { say } from '../words/words';
 
-/** What there is help for, and the words that are explained there. */
+/** Topics of the help, and the words each explains. */
 export const HELP = {
     home: ['confidence', 'normal'],
     zones: ['winter', 'one-year-in', 'current-edition'],
@@ -49,7 +49,7 @@ export type TermName = (typeof HELP)[Topic][number];
 
 export const TOPICS = Object.keys(HELP) as Topic[];
 
-/** Where each topic's screen is; of a zone, below its address. The first that fits counts. */
+/** The screen of each topic; for a zone's, below its address. The first match counts. */
 const WHERE: [string, Topic][] = [
     ['/desk/zones/new', 'edit-zone'],
     ['/desk/zones/:zone/edit', 'edit-zone'],
@@ -61,17 +61,17 @@ const WHERE: [string, Topic][] = [
     ['/desk/profile', 'profile'],
 ];
 
-/** What there is to be helped with at an address. */
+/** The help topic for an address. */
 export function topicAt(pathname: string): Topic {
     return WHERE.find(([path]) => matchPath(path, pathname))?.[1] ?? 'home';
 }
 
-/** What a topic's screen is called. */
+/** The name of a topic's screen. */
 export function topicName(topic: Topic): string {
     if (topic === 'edit-zone') return say('desk.edit-zone');
     if (topic === 'crop-evidence') return say('screen.crop-evidence');
     return topic === 'method' ? say('desk.method') : say(`screen.${topic}`);
 }
 
-/** The words that are explained, each once. */
+/** All words that are explained, each once. */
 export const TERMS = [...new Set(Object.values(HELP).flat())] as TermName[];

@@ -9,7 +9,7 @@ export type StepName = (typeof STEPS)[number];
 export type Step = {
     name: StepName;
     state: 'done' | 'now' | 'later';
-    /** where it is taken; none before the zone is there */
+    /** where it is taken; none before there is a zone */
     address: string | null;
 };
 
@@ -20,7 +20,7 @@ const SCREEN: Record<StepName, string> = {
     publish: 'calendars',
 };
 
-/** How far a zone has come: each step's state follows from what is there, so it can be left and taken up again anywhere. */
+/** How far along a zone is. Each step's state follows from what is there, so you can leave and return anywhere. */
 export function stepsOf(zone: Zone | undefined, haveLooked: boolean): Step[] {
     const done: Record<StepName, boolean> = {
         place: zone !== undefined,
@@ -36,12 +36,12 @@ export function stepsOf(zone: Zone | undefined, haveLooked: boolean): Step[] {
     }));
 }
 
-/** Whether somebody has looked at the planting windows of a zone in this browser, and how to note it. */
+/** Whether somebody has looked at a zone's planting windows in this browser, and how to note it. */
 export function useLooked(zone: string) {
     return useNoted(`looked:${zone}`);
 }
 
-/** Whether the steps of a zone were put away in this browser. */
+/** Whether a zone's steps were hidden in this browser. */
 export function useStepsHidden(zone: string) {
     return useNoted(`steps-hidden:${zone}`);
 }

@@ -1,6 +1,6 @@
 import { useNoted } from '../ui/noted';
 
-/** The stops of the tour through the demonstration: the screen each is at. What is said there is in lang/, way.json. */
+/** The stops of the tour through the demonstration, and the screen of each. The words are in lang/, way.json. */
 export const STOPS = [
     { name: 'home', address: '/desk' },
     { name: 'climate', address: '/desk/zones/basin-floor/climate/freezes' },
@@ -10,7 +10,7 @@ export const STOPS = [
     { name: 'publish', address: '/desk/zones/basin-floor/calendars' },
 ] as const;
 
-/** At which stop the tour is, null when none is under way; it goes on after a reload. */
+/** The current stop of the tour, null when there is none; it continues after a reload. */
 export function useTour(): [number | null, (stop: number | null) => void] {
     const [noted, note] = useNoted('tour');
     const stop = noted === null ? null : Number(noted);

@@ -1,7 +1,7 @@
 import type { Schema } from '../api/client';
 import { say } from './words';
 
-/** How a flower gives, when it is cut and how long it keeps. */
+/** How a flower yields, when it is cut, and how long it lasts. */
 export function cutInWords(cut: NonNullable<Schema['CutFlower']>): string {
     return say('cut-flower', {
         branches: cut.branches ? 'yes' : 'no',

@@ -1,4 +1,4 @@
 import { alsoIn, type Messages } from './words';
 
-// Everything there is to say, in every language: for the pages, and for tests.
+// All words in every language: for the pages, and for tests.
 alsoIn(import.meta.glob<Messages>('../../../lang/*/*.json', { eager: true, import: 'default' }));

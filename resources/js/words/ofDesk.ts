@@ -1,6 +1,6 @@
 import { alsoIn, type Messages } from './words';
 
-// What every screen says comes with the first load. What only gardeners read, or only the server says, never comes.
+// Words that every screen uses come with the first load. Those that only gardeners read, or only the server uses, never load.
 alsoIn(
     import.meta.glob<Messages>('../../../lang/en/{attention,common,core,home,login,shell,zones}.json', {
         eager: true,
@@ -10,7 +10,7 @@ alsoIn(
 
 let rest: Promise<void> | undefined;
 
-/** Fetches what the other screens say, once: before they are, because some have words at their beginning. */
+/** Loads the words of the other screens, once, before the screens, because some use words while they load. */
 export function restOfWords(): Promise<void> {
     return (rest ??= import('./ofScreens').then(({ words }) => alsoIn(words)));
 }

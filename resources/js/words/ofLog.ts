@@ -1,6 +1,6 @@
 import { alsoIn, type Messages } from './words';
 
-// What the log on a phone says: little, because it is loaded over a slow line.
+// The words of the phone's log; there are few, because it loads over a slow connection.
 alsoIn(
     import.meta.glob<Messages>('../../../lang/en/{common,core,log,login,shell}.json', {
         eager: true,

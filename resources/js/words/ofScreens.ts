@@ -1,6 +1,6 @@
 import type { Messages } from './words';
 
-/** What all screens but the first say. */
+/** The words of all screens but the first. */
 export const words = import.meta.glob<Messages>(
     [
         '../../../lang/en/*.json',

@@ -5,7 +5,7 @@ export function degrees(latitude: number): string {
     return `${Math.abs(latitude)}° ${latitude < 0 ? 'S' : 'N'}`;
 }
 
-/** "47.45° N, 122.31° W": nobody reads a sign out of it. */
+/** "47.45° N, 122.31° W": nobody overlooks a sign. */
 export function coordinates(latitude: number, longitude: number): string {
     return `${degrees(latitude)}, ${Math.abs(longitude)}° ${longitude < 0 ? 'W' : 'E'}`;
 }
@@ -20,7 +20,7 @@ const DEGREES = new RegExp(
  * Reads a latitude or longitude as people write it: "47.4444", "-122.31", "122.3138 W", "47°26'40\" N", "N 47 26 40".
  *
  * @param sides the letters it may have, north or east first
- * @return degrees, south and west negative, to five decimals; null: it is no such thing
+ * @return degrees, south and west negative, to five decimals; null: not a coordinate
  */
 export function readDegrees(text: string, sides: 'NS' | 'EW'): number | null {
     const letters = text.toUpperCase().match(/[NSEW](?![A-Z])(?<![A-Z]{2})/g) ?? [];
@@ -33,7 +33,7 @@ export function readDegrees(text: string, sides: 'NS' | 'EW'): number | null {
     const [, sign, degrees, minutes, seconds] = found;
     const part = (value: string | undefined) => Number((value ?? '0').replace(',', '.'));
     const isWhole = (value: string | undefined) => value === undefined || /^\d+$/.test(value);
-    // Only the last part may have decimals, and minutes and seconds go to sixty.
+    // Only the last part may have decimals, and minutes and seconds go up to sixty.
     if ((minutes !== undefined && !isWhole(degrees)) || (seconds !== undefined && !isWhole(minutes))) return null;
     if (part(minutes) >= 60 || part(seconds) >= 60) return null;
     const signed = sign === '-' || sign === '−';
@@ -48,7 +48,7 @@ const FOOT = 0.3048;
 /**
  * Reads an elevation: "410 m", "1,345 ft", "130 feet", "39.6 m"; a number alone is in the reader's unit.
  *
- * @return whole meters; null: it is no such thing
+ * @return whole meters; null: not an elevation
  */
 export function readElevation(text: string): number | null {
     const found = /^([-−]?)\s*(\d{1,3}(?:,\d{3})+|\d+)(\.\d+)?\s*(m|meters?|metres?|ft|feet|foot|['′])?\.?$/i.exec(

@@ -1,4 +1,4 @@
-/** Words as they are compared: small letters without accents, and one space between them. */
+/** Words as they are compared: lower case without accents, with one space between them. */
 function plain(text: string): string {
     return text
         .normalize('NFD')
@@ -8,7 +8,7 @@ function plain(text: string): string {
         .trim();
 }
 
-/** Whether what somebody types is in one of the names: at the beginning of a word first of all, so that "pea" is no pear. */
+/** Whether what somebody types is in one of the names, at the beginning of a word first, so "pea" does not mean pear. */
 export function isCalled(names: (string | null | undefined)[], asked: string): boolean {
     const wanted = plain(asked);
     if (wanted === '') return true;

@@ -1,7 +1,7 @@
 import { say } from './words';
 import type { Schema } from '../api/client';
 
-/** The educator's standard of proof: in how many years a sowing must have come to a harvest. */
+/** Confidence levels: in how many years a planting must have come to harvest. */
 export const STANDARDS = [
     { value: 'cautious', label: say('standards.9-in-10') },
     { value: 'reliable', label: say('standards.8-in-10') },

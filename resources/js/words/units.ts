@@ -1,8 +1,8 @@
 import type { Phrase } from './words';
 
 /**
- * The units a reader is used to; what is reckoned and sent is metric. Mirrors core/src/Messages/UnitSystem.php, and
- * core/tests/fixtures/units.json holds both to it.
+ * The units a reader is used to; everything is computed and sent in metric. Mirrors core/src/Messages/UnitSystem.php, and
+ * core/tests/fixtures/units.json tests both.
  */
 export type Units = 'metric' | 'us';
 
@@ -12,11 +12,11 @@ const MILE_KM = 1.609344;
 const POUND_KG = 0.45359237;
 const GALLON_L = 3.785411784;
 
-/** Below so many inches a length is said in quarters of one. */
+/** Below this many inches, a length is shown in quarters of an inch. */
 const IN_QUARTERS = 4;
 const QUARTERS = ['', '¼', '½', '¾'];
 
-/** What a message may be filled in with beside a metric value: `fahrenheit` for `celsius`, `inches` for `cm`, and so on. */
+/** What a message can be filled in with beside a metric value: `fahrenheit` for `celsius`, `inches` for `cm`, and so on. */
 export function withUnits<T extends Record<string, unknown>>(values: T, units: Units) {
     const more: Record<string, string | number> = { units };
     for (const [name, value] of Object.entries(values)) {
@@ -54,8 +54,8 @@ export function inText(text: string, units: Units): string {
 }
 
 /**
- * A half goes away from zero, and is one where the tenth decimal says otherwise: 1.8 times a temperature of one decimal is never quite what
- * it is on paper. Never minus zero.
+ * A half is rounded away from zero, and counts as a half if the tenth decimal says so: in binary, 1.8 times a temperature with one decimal
+ * is never quite what it is on paper. Never minus zero.
  */
 function rounded(value: number, digits = 0): number {
     const whole = Math.floor(Number((Math.abs(value) * 10 ** digits).toFixed(9)) + 0.5) / 10 ** digits;
@@ -69,7 +69,7 @@ function inches(length: number): string {
     return `${whole || ''}${QUARTERS[quarters % 4]}`;
 }
 
-/** A temperature, in °C, as something to be said; the digits after the point are those of the number. */
+/** A temperature, in °C, for a message; the decimals are those of the number. */
 export function inCelsius(celsius: number): Phrase {
     // Nothing is minus zero degrees.
     return { key: 'celsius', with: { celsius: celsius || 0 } };
@@ -95,7 +95,7 @@ export function inLitres(litres: number): Phrase {
     return { key: 'measure.volume', with: { litres } };
 }
 
-/** A height above the sea, in m. */
+/** A height above sea level, in m. */
 export function inMetres(metres: number): Phrase {
     return { key: 'metres', with: { metres } };
 }
@@ -116,8 +116,8 @@ export function inKilograms(kg: number): Phrase {
 }
 
 /**
- * What people type and read as a bare number, by its metric unit: °C, differences of °C, cm, m, mm of rain, kg, kg per m of row, kg per
- * m² and week, m above the sea, °C per 100 m (US: °F per 1,000 ft).
+ * What people type and read as a bare number, by its metric unit: °C, differences of °C, cm, m, mm of rain, kg, kg per m of row, kg per m²
+ * and week, m above sea level, °C per 100 m (US: °F per 1,000 ft).
  */
 export type Measure =
     | 'celsius'
@@ -134,7 +134,7 @@ export type Measure =
     | 'price'
     | 'price_per_kg';
 
-/** What a metric number is multiplied by to be a US one, and the digits it is read to: as fine as anybody types it. */
+/** The factor from a metric number to a US one, and its digits: as fine as anybody types it. */
 const IN_US: Record<Measure, { times: number; plus?: number; digits: number }> = {
     celsius: { times: 1.8, plus: 32, digits: 1 },
     celsius_more: { times: 1.8, digits: 2 },
@@ -151,17 +151,17 @@ const IN_US: Record<Measure, { times: number; plus?: number; digits: number }> =
     lapse: { times: 1.8 * 10 * FOOT_M, digits: 2 },
 };
 
-/** Digits to which a number that was typed in US units is kept in metric ones, so that it reads the same again. */
+/** Digits to which a number typed in US units is kept in metric ones, so it reads the same again. */
 const KEPT_DIGITS = 4;
 
-/** A metric number as it reads in these units. */
+/** A metric number as shown in these units. */
 export function toUnits(measure: Measure, metric: number, units: Units): number {
     if (units === 'metric') return metric;
     const { times, plus = 0, digits } = IN_US[measure];
     return rounded(metric * times + plus, digits);
 }
 
-/** A number that was typed in these units, in the metric one. */
+/** A number typed in these units, in metric. */
 export function fromUnits(measure: Measure, typed: number, units: Units): number {
     if (units === 'metric') return typed;
     const { times, plus = 0 } = IN_US[measure];

@@ -1,26 +1,29 @@
 import { IntlMessageFormat } from 'intl-messageformat';
 import { fromUnits, inText, toUnits, withUnits, type Units } from './units';
 
-/** Something to be said: a key, and what fills it in. The core and the contract speak in these. */
+/** Something to say: a key, and the values that fill it in. The core and the contract use these. */
 export type Phrase = { key: string; with?: Values };
 
 type Value = string | number | Phrase;
 
 type Values = { [name: string]: Value };
 
-/** What a component may hand over: a part that is not there is said as nothing. */
+/** What a component may pass in: a missing part is said as nothing. */
 type Handed = { [name: string]: Value | null | undefined | false };
 
 export type DateStyle = 'day' | 'month';
 
 export type Messages = Record<string, string>;
 
-/** How something is read: its language, its units, and what was written in another language by its text. */
+/** How something is read: its language, its units, and translations of what people wrote, by their text. */
 export type Reading = { language: string; units: Units; own: Record<string, string>; dates?: DateStyle };
 
 const SOURCE = 'en';
 
-/** English made longer and accented, for looking at screens: what is not in brackets there is not from lang/. Once read from the right. */
+/**
+ * English made longer and accented, for checking screens: anything not in brackets does not come from lang/. The second is read from the
+ * right.
+ */
 const PSEUDO = ['pseudo', 'mirrored'];
 
 const ACCENTED = new Map(
@@ -31,12 +34,15 @@ let reading: Reading = { language: chosen(), units: 'metric', own: {} };
 
 const files: Record<string, Messages> = {};
 
-/** All that is said from now on is said so. Pages are rendered one after the other, each in its reading. */
+/** From now on, everything is said this way. Pages are rendered one after the other, each in its reading. */
 export function readAs(other: Reading) {
     reading = other;
 }
 
-/** How English days are read and typed: "April 18" or "April 18"; as those write who use the units, where nothing else was chosen. */
+/**
+ * How English days are read and typed: "18 April" or "April 18"; the way people who use the units write them, unless another style was
+ * chosen.
+ */
 export function dateStyle(): DateStyle {
     return reading.dates ?? (reading.units === 'us' ? 'month' : 'day');
 }
@@ -51,13 +57,13 @@ export function readIn(units: Units, dates?: DateStyle) {
     reading = { ...reading, units, dates };
 }
 
-/** Files of words by their paths, which each program brings with it: the desk, the log on a phone, the pages, the tests. */
+/** Files of words by path, which each program brings along: the desk, the log on a phone, the pages, the tests. */
 export function alsoIn(others: Record<string, Messages>) {
     Object.assign(files, others);
     read.clear();
 }
 
-/** What a person wrote, in the reader's language where it was translated, otherwise as it is; in the reader's units. */
+/** What a person wrote: in the reader's language if it was translated, otherwise as it is; in the reader's units. */
 export function own(text: string): string {
     return inText(reading.own[text] ?? text, reading.units);
 }
@@ -73,7 +79,7 @@ function locale(): string {
 
 const formats = new Map<string, IntlMessageFormat>();
 
-/** The words for a key or a phrase, from the same ICU messages that the server reads; the key itself where there are none. */
+/** The words for a key or a phrase, from the same ICU messages that the server reads; if there are none, the key itself. */
 export function say(what: string | Phrase, values: Handed = {}): string {
     if (typeof what !== 'string') return say(what.key, what.with);
     const message = messages(reading.language).get(what);
@@ -103,17 +109,17 @@ export function levels(few: boolean): number[] {
     return few ? [5, 10, 20] : [0, 5, 10, 15, 20, 25, 30];
 }
 
-/** What is given by a length of row, in m, by the reader's. */
+/** An amount per length of row, in m, in the reader's unit. */
 export function perLength(perMetre: number): number {
     return perMetre * fromUnits('m', 1, reading.units);
 }
 
-/** A length of row to begin with, in m: 4 m, or 10 ft. */
+/** A length of row to start with, in m: 4 m, or 10 ft. */
 export function usualRow(): number {
     return reading.units === 'us' ? fromUnits('m', 10, 'us') : 4;
 }
 
-/** How deep a soil thermometer is put, in cm: 5 cm, or 2 in. */
+/** The depth of a soil thermometer, in cm: 5 cm, or 2 in. */
 export function usualDepth(): number {
     return fromUnits('cm', reading.units === 'us' ? 2 : 5, reading.units);
 }
@@ -123,7 +129,7 @@ export function degreeDays(celsius: number): number {
     return toUnits('celsius_more', celsius, reading.units);
 }
 
-/** Marks of a scale from one temperature to another, in °C: round ones in the reader's units, so many at most. */
+/** Marks of a scale from one temperature to another, in °C: round ones in the reader's units, up to this many. */
 export function temperatureTicks(low: number, high: number, most = 8): number[] {
     const [least, last] = [toUnits('celsius', low, reading.units), toUnits('celsius', high, reading.units)];
     const step = [1, 2, 5, 10, 20, 50].find((one) => (last - least) / one < most) ?? 100;
@@ -133,7 +139,7 @@ export function temperatureTicks(low: number, high: number, most = 8): number[] 
     );
 }
 
-/** The round temperatures around some, in °C: where a scale that shows them all begins and ends. */
+/** The round temperatures around some, in °C: the ends of a scale that shows them all. */
 export function temperatureRange(values: number[], step: { metric: number; us: number }): [number, number] {
     const by = step[reading.units];
     const round = (value: number, to: (x: number) => number) =>
@@ -162,7 +168,7 @@ export function hasWords(key: string): boolean {
     return messages(reading.language).has(key);
 }
 
-/** A minus sign is one, not a hyphen. */
+/** Use a minus sign, not a hyphen. */
 export function withMinus(text: string): string {
     return text.replace(/(?<![\w.-])-(?=\d)/gu, '−');
 }
@@ -195,7 +201,7 @@ function pseudo(message: string): string {
     return `[${words.join('')}${'~'.repeat(Math.floor(letters / 3))}]`;
 }
 
-/** `?language=pseudo` in the desk's address switches over, `?language=en` back; it is kept by the browser. */
+/** `?language=pseudo` in the desk's address switches, `?language=en` switches back; the browser remembers it. */
 function chosen(): string {
     if (typeof window === 'undefined') return SOURCE;
     const asked = new URLSearchParams(window.location.search).get('language');

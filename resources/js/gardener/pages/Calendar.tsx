@@ -41,7 +41,7 @@ export function Calendar(props: CalendarProps) {
     );
 }
 
-/** The last and the first light freeze at the risks the calendar leans on. */
+/** The last and the first light freeze at the risks the calendar uses. */
 export function freezesInWords(ruler: CalendarProps['ruler']): string {
     const light = ruler.freezes.find((freeze) => freeze.threshold === 'light-freeze');
     return light
@@ -53,10 +53,10 @@ export function freezesInWords(ruler: CalendarProps['ruler']): string {
         : '';
 }
 
-/** Changes that are read before all of them are asked for. */
+/** Changes shown before "show all". */
 const FIRST = 8;
 
-/** What this edition says otherwise than the one before it. */
+/** How this edition differs from the one before it. */
 function Changes({ against, phrases }: NonNullable<CalendarProps['changes']>) {
     const lines = (some: typeof phrases) => (
         <ul>
@@ -90,7 +90,7 @@ function risks(dates: Risks, side: 'later' | 'earlier'): string {
         .join(', ');
 }
 
-/** What narrows the table, for who has more than a page to read with. */
+/** Filters for the table, for readers with scripts. */
 function Filter({ crops, starts }: { crops: CalendarCrop[]; starts: MonthDay }) {
     const families = [...new Set(crops.map((crop) => crop.family))].sort();
     const months = yearScale(starts, 1).months.map((month) => month.name);

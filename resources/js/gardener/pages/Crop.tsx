@@ -11,7 +11,7 @@ import { Own } from './Own';
 import type { CropProps, Route, Variety } from './props';
 import { ZoneChart } from './ZoneChart';
 
-/** One crop in a zone: the short answer first, then what to mind, the picture, how, and why. */
+/** One crop in a zone: the short answer first, then cautions, the picture, how, and why. */
 export function Crop(props: CropProps) {
     const { crop, ruler, base } = props;
     return (
@@ -75,7 +75,7 @@ export function How({ crop }: Pick<CropProps, 'crop'>) {
     );
 }
 
-/** Each date with the lines it was reached by. */
+/** Each date with the lines by which it was reached. */
 export function Why({ routes }: { routes: Route[] }) {
     return routes.map((route) => (
         <section key={route.route}>
@@ -115,7 +115,7 @@ export function Answer({ route, starts }: { route: Route; starts: MonthDay }) {
     );
 }
 
-/** The varieties with dates of their own, the quickest first. */
+/** The varieties with their own dates, quickest first. */
 export function Varieties({ varieties, starts }: { varieties: Variety[]; starts: MonthDay }) {
     if (varieties.length === 0) return null;
     const dates = (route: Variety['routes'][number]) =>

@@ -9,13 +9,13 @@ import { useUnits } from './reading';
 /** cm; the side of the square that plants are counted in */
 const SQUARE = 30;
 
-/** Lengths of row that are told without being asked for. */
+/** Lengths of row that are shown without typing. */
 const LENGTHS = { metric: [1, 3, 5, 10], us: [5, 10, 25, 50] };
 
-/** Longer rows are a field's. */
+/** Longer rows are for fields. */
 const LONGEST = 1000;
 
-/** The days to sow on so that one harvest follows on another. */
+/** The days to sow on so that one harvest follows another. */
 export function SowAgain({ routes }: { routes: Route[] }) {
     const again = routes.filter((route) => route.again?.length);
     if (again.length === 0) return null;
@@ -56,7 +56,7 @@ export function SowAgainInWords({ routes }: { routes: Route[] }) {
         ));
 }
 
-/** How many stand in a square, and what comes to the vase. */
+/** How many fit in a square, and how many stems to cut. */
 export function RoomAndStems({ crop }: Pick<CropProps, 'crop'>) {
     const { per_square_foot: each, cut } = crop;
     return [
@@ -73,7 +73,7 @@ export function RoomAndStems({ crop }: Pick<CropProps, 'crop'>) {
         .join(' ');
 }
 
-/** Plants and seed for a row: of some lengths, and of one that is typed. */
+/** Plants and seed for a row: for some lengths, and for one the reader types. */
 export function SeedTable({ crop }: Pick<CropProps, 'crop'>) {
     const units = useUnits();
     if (crop.seed === undefined) return null;

@@ -9,12 +9,12 @@ import type { CalendarCrop } from './props';
 /** Width of the year beside the dates, px. */
 const LANE_WIDTH = 280;
 
-/** A first harvest this soon after the first day to act makes a crop a quick one. */
+/** A first harvest this soon after the first day to act makes a crop quick. */
 const QUICK_DAYS = 60;
 
 type Route = CalendarCrop['routes'][number];
 
-/** Crops with their dates in columns, and on wide screens their windows under a year of months. */
+/** Crops with their dates in columns and, on wide screens, their windows under a year of months. */
 export function CropTable({ crops, base, starts }: { crops: CalendarCrop[]; base: string; starts: MonthDay }) {
     const scale = yearScale(starts, LANE_WIDTH);
     return (
@@ -87,7 +87,7 @@ function Row({ crop, base, scale, starts }: { crop: CalendarCrop; base: string; 
     );
 }
 
-/** A column's dates; where there is no window its fair chances, and where there are none either, that there is none. */
+/** A column's dates: windows, or else fair chances, or else that there are none. */
 function Spans(props: { title: string; spans?: Span[]; chances?: Chance[]; none?: string }) {
     const { title, spans = [], chances = [], none } = props;
     const windows = spans.map(spanInShort);
@@ -107,7 +107,7 @@ function Spans(props: { title: string; spans?: Span[]; chances?: Chance[]; none?
     );
 }
 
-/** A crop's windows as brackets, a line for each way of growing it; the dates beside say the same. */
+/** A crop's windows as brackets, one line per way of growing; the dates beside them say the same. */
 export function Lanes({ crop, scale }: { crop: Pick<CalendarCrop, 'routes'>; scale: YearScale }) {
     const height = LANE_HEIGHT - 2;
     return (
@@ -149,7 +149,7 @@ export function Months({ scale }: { scale: YearScale }) {
     );
 }
 
-/** Months in which something is to be done for a crop. */
+/** Months in which there is something to do for a crop. */
 function months(routes: Route[]): number[] {
     const spans = routes.flatMap((route) => [...dates(route), ...route.under_cover]);
     return Array.from({ length: 12 }, (_, i) => i + 1).filter((month) => {

@@ -6,10 +6,10 @@ import type { Route } from './props';
 
 type Water = Schema['SowingWater'];
 
-/** Kinds of ground that a calendar tells of. */
+/** Kinds of ground in a calendar. */
 const GROUNDS = ['sand', 'loam', 'clay'];
 
-/** How often a crop had to be watered from each of its windows, how much that was, and how to bring seedlings up. */
+/** How often a crop had to be watered in each of its windows, how much, and how to keep seedbeds moist. */
 export function CropWater({ routes }: { routes: Route[] }) {
     const planted = routes.flatMap((route) =>
         (route.evidence ?? []).flatMap(({ best, water }) => (water ? { route, best, water } : [])),

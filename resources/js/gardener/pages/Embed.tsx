@@ -4,7 +4,7 @@ import type { EmbedProps } from './props';
 import { Tasks } from './Tasks';
 import { Withdrawn } from './Withdrawn';
 
-/** This week in a zone, small enough for a frame on a county's page; its links open the whole calendar. */
+/** This week in a zone, small enough for a frame on a county's page; its links open the full calendar. */
 export function Embed({ base, zone, week, guidance, withdrawn, edition }: EmbedProps) {
     return (
         <main className="embed">

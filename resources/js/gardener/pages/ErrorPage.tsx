@@ -4,7 +4,7 @@ import type { ErrorProps } from './props';
 import { useAddress } from './reading';
 import { SearchForm } from './Search';
 
-/** In the place of a page that cannot be shown: what happened (the server fills in the empty sentence), and where to go from here. */
+/** Instead of a page that cannot be shown: what happened (the server fills in the empty sentence), and where to go from here. */
 export function ErrorPage({ status }: ErrorProps) {
     const address = useAddress();
     return (

@@ -4,7 +4,7 @@ import { OfficeHead } from './Office';
 import type { FindProps } from './props';
 import { useAddress } from './reading';
 
-/** The zone of a position, told with what speaks for it: a boundary, how far, how much higher or lower. */
+/** The zone at a position, with the evidence for it: a boundary, how far, how much higher or lower. */
 export function Find({ known, at, height_m, between, near }: FindProps) {
     const address = useAddress();
     const [best, second] = near;
@@ -51,7 +51,7 @@ function distance(zone: FindProps['near'][number]): string {
     return parts.filter(Boolean).join(', ');
 }
 
-/** Asks how high the place lies, which a position alone does not tell. */
+/** Asks for the elevation of the place, which a position alone does not give. */
 function Height({ at }: { at: string }) {
     const address = useAddress();
     return (

@@ -9,7 +9,7 @@ import { Readings, useAddress, useUnread } from './reading';
 
 type Here = 'week' | 'calendar' | 'crop' | 'mine';
 
-/** What stands around every page of a zone: where one is, what the dates lean on, and which edition it is. */
+/** The frame of every page of a zone: where you are, what the dates are based on, and which edition it is. */
 export function Frame({ common, here, children }: { common: Common; here: Here; children: ReactNode }) {
     const { base, zone, edition } = common;
     const address = useAddress();

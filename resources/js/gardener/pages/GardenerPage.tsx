@@ -13,7 +13,7 @@ import type { PageData } from './props';
 import { Search } from './Search';
 import { Week } from './Week';
 
-/** Any page of a gardener's, by its name. */
+/** Any public page, by its name. */
 export function GardenerPage({ data }: { data: PageData }) {
     switch (data.page) {
         case 'home':

@@ -93,7 +93,7 @@ export function Home({ office, asked, found, zones }: HomeProps) {
     );
 }
 
-/** Each once; none where there is one office alone. */
+/** Each once; empty if there is only one office. */
 function officesOf(zones: HomeProps['zones']) {
     const offices = zones.flatMap((zone) => (zone.office ? [zone.office] : []));
     return [...new Map(offices.map((office) => [office.slug, office])).values()];

@@ -2,7 +2,7 @@ import { inShort } from '../../time/days';
 import { say } from '../../words/words';
 import type { LabelsProps } from './props';
 
-/** Labels to stick or to cut: a line to know the plant by, and the dates to look again. */
+/** Labels to stick on or cut out: a line to identify the plant, and the dates to check it again. */
 export function Labels({ sheet, labels }: LabelsProps) {
     return (
         <main className={`labels ${sheet}`}>

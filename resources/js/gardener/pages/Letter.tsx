@@ -2,7 +2,7 @@ import { say } from '../../words/words';
 import type { LetterProps } from './props';
 import { useAddress } from './reading';
 
-/** What comes of asking for the weekly letter, of confirming and of leaving. */
+/** The result of subscribing to the newsletter, confirming, and unsubscribing. */
 export function Letter({ state, zone, mail, crops }: LetterProps) {
     const address = useAddress();
     return (
@@ -27,7 +27,7 @@ export function Letter({ state, zone, mail, crops }: LetterProps) {
     );
 }
 
-/** Asks for a mail address, and for nothing else. */
+/** Asks for an e-mail address, and for nothing else. */
 export function LetterForm({ zone, crops, mail = '' }: { zone: string; crops: string; mail?: string }) {
     const address = useAddress();
     return (

@@ -8,7 +8,7 @@ import type { MineProps } from './props';
 import { Tasks } from './Tasks';
 import { useAddress } from './reading';
 
-/** A gardener's own: the crops they chose, kept in the address and by their browser, and what they can take with them. */
+/** A gardener's own page: the crops they chose, kept in the address and by their browser, and what they can export. */
 export function Mine(props: MineProps) {
     const { zone, base, chosen, crops, week } = props;
     const query = `crops=${chosen.join(',')}`;
@@ -75,7 +75,7 @@ function Take({ base, query, host, papers }: MineProps & { query: string }) {
     );
 }
 
-/** All crops of the calendar to choose from; each box has a name of its own, so that the form works by itself. */
+/** All crops of the calendar to choose from. Each box has its own name, so the form works without scripts. */
 function Choose({ base, all, chosen }: MineProps) {
     const address = useAddress();
     return (

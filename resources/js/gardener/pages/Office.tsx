@@ -31,7 +31,7 @@ export const OFFICE_PAGES: Record<OfficeProps['which'], string[]> = {
     accessibility: ['aim', 'ways', 'tell'],
 };
 
-/** What the calendars are, how they are made, what the words mean, and whom to ask. */
+/** What the calendars are, how they are made, what the words mean, and whom to contact. */
 export function Office({ which, offices }: OfficeProps) {
     return (
         <>
@@ -56,7 +56,7 @@ export function Office({ which, offices }: OfficeProps) {
     );
 }
 
-/** The head of a page that is about no zone. */
+/** The head of a page that is not about a zone. */
 export function OfficeHead({ children }: { children?: ReactNode }) {
     const address = useAddress();
     return (
@@ -70,7 +70,7 @@ export function OfficeHead({ children }: { children?: ReactNode }) {
     );
 }
 
-/** Whose pages these are, where several offices publish beside each other. */
+/** Whose pages these are, if several offices publish side by side. */
 export function OfficeLine({ office }: { office: OfficeMark | null | undefined }) {
     const address = useAddress();
     if (!office) return null;
@@ -81,7 +81,7 @@ export function OfficeLine({ office }: { office: OfficeMark | null | undefined }
     );
 }
 
-/** @param office slug of the one whom to ask, where there are several */
+/** @param office slug of the office to contact, if there are several */
 export function OfficeLinks({ here, office }: { here?: OfficeProps['which']; office?: string | undefined }) {
     const address = useAddress();
     return (Object.keys(OFFICE_PAGES) as OfficeProps['which'][]).map((which) => (
@@ -95,7 +95,7 @@ export function OfficeLinks({ here, office }: { here?: OfficeProps['which']; off
     ));
 }
 
-/** Whom to ask, and where. */
+/** Whom to contact, and where. */
 export function Contact({ office }: { office: PublicOffice }) {
     return (
         <address>

@@ -15,7 +15,7 @@ import { Tasks } from './Tasks';
 import { Withdrawn } from './Withdrawn';
 import { ZoneChart } from './ZoneChart';
 
-/** A sheet of paper: what it is of, its body, and where it came from; printed by a browser, or made to a PDF by the server. */
+/** A printable calendar: its title, its body, and its source; printed by a browser, or made into a PDF by the server. */
 export function Paper(props: PaperProps) {
     const { zone, edition } = props;
     return (
@@ -83,7 +83,7 @@ function Fridge({ crops, base, ruler }: PaperProps) {
     );
 }
 
-/** Columns of the wall sheet, of about as many lines each. */
+/** Columns of the wall calendar, with about the same number of lines each. */
 const COLUMNS = 3;
 
 /** Every crop's windows under one year, for a wall. */
@@ -141,7 +141,7 @@ function WallColumn({ crops, starts }: { crops: CalendarCrop[]; starts: string }
     );
 }
 
-/** More acts than this need a third column to stay on one page. */
+/** With more tasks than this, it needs a third column to fit on one page. */
 const MANY = 60;
 
 function WeekSheet({ week, base }: PaperProps) {
@@ -173,7 +173,7 @@ function CropPaper({ crop, ruler }: PaperProps) {
     );
 }
 
-/** What a zone's calendar is, and what comes next in it; for handing out. */
+/** What a zone's calendar is, and what comes next in it; a handout. */
 function Leaflet({ week, base, ruler, zone }: PaperProps) {
     return (
         <>

@@ -4,7 +4,7 @@ import { Own } from './Own';
 import type { SearchProps } from './props';
 import { useAddress } from './reading';
 
-/** What was found for some words: crops by any of their names, zones and places, and pages. */
+/** Search results: crops by any of their names, zones and towns, and pages. */
 export function Search({ asked, crops, zones, pages }: SearchProps) {
     const address = useAddress();
     return (

@@ -6,7 +6,7 @@ import type { Task } from './props';
 
 const ACTS = ['sow-outdoors', 'plant', 'start-under-cover', 'set-out'];
 
-/** What is to be done in a week, act by act. */
+/** What to do in a week, task by task. */
 export function Tasks({ tasks, base, more }: { tasks: Task[]; base: string; more?: (task: Task) => ReactNode }) {
     return ACTS.filter((act) => tasks.some((task) => task.act === act)).map((act) => (
         <section key={act}>
@@ -25,7 +25,7 @@ export function Tasks({ tasks, base, more }: { tasks: Task[]; base: string; more
     ));
 }
 
-/** A crop, and what is said of it. */
+/** A crop, and what is said about it. */
 export function TaskItem(props: {
     base: string;
     task: Pick<Task, 'crop' | 'name'>;

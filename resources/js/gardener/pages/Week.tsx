@@ -8,7 +8,7 @@ import { Own } from './Own';
 import type { SeasonNow, Task, WeekProps } from './props';
 import { TaskItem, Tasks } from './Tasks';
 
-/** What can be done in one week, what closes soon first. */
+/** What can be done in one week, soonest to close first. */
 export function Week(props: WeekProps) {
     const { week, base, freezes, season } = props;
     const tasks = week.tasks.filter((task) => !isOver(task, week.first, props.on));
@@ -16,7 +16,7 @@ export function Week(props: WeekProps) {
     return (
         <Frame common={props} here="week">
             <h1>{say('page.week.heading', { first: inWords(week.first), last: inWords(week.last) })}</h1>
-            {/* This season's own chance takes the place of the record's: two counts of freezes would seem to contradict each other. */}
+            {/* This season's own chance replaces the record's, because two counts of freezes would seem to contradict each other. */}
             {!season?.freezes && <p className="frost">{freezeSentence(freezes.starts, week.first, freezes)}</p>}
             <Advice advisories={props.advisories ?? []} />
             {season && <Season season={season} />}
@@ -52,7 +52,7 @@ export function Week(props: WeekProps) {
     );
 }
 
-/** Whether a task's last day lies in the week, and before the day the page is for. */
+/** Whether a task's last day is in the week, and before the day the page was made for. */
 function isOver({ closes }: Task, first: string, on: string | undefined): boolean {
     if (!closes || !on) return false;
     const since = (day: string) => daysUntil(yearDay(first), yearDay(day));
@@ -82,7 +82,7 @@ function NothingToDo({ base, opens_next }: WeekProps) {
     );
 }
 
-/** Each caution once, with the crops it is of. */
+/** Each caution once, with its crops. */
 function Cautions({ week, cautions }: WeekProps) {
     const crops = new Map(week.tasks.filter((task) => cautions[task.crop]).map((task) => [task.crop, task.name]));
     const said = (crop: string) => (cautions[crop] ?? []).map((phrase) => say(phrase));
@@ -108,7 +108,7 @@ function Cautions({ week, cautions }: WeekProps) {
     );
 }
 
-/** What the educator tells gardeners; what was withdrawn stands there with the reason until it would have expired. */
+/** Advisories. A withdrawn one stays with the reason until it would have expired. */
 function Advice({ advisories }: { advisories: NonNullable<WeekProps['advisories']> }) {
     if (advisories.length === 0) return null;
     return (
@@ -143,7 +143,7 @@ function Advice({ advisories }: { advisories: NonNullable<WeekProps['advisories'
     );
 }
 
-/** How the season runs, on the day the page was made. */
+/** How the season is going, on the day the page was made. */
 function Season({ season }: { season: SeasonNow }) {
     const next = season.ready.find((ready) => !ready.now && ready.dates[1]);
     const warm = season.ready.filter((ready) => ready.now).at(-1);
@@ -187,7 +187,7 @@ function Ground({ ground }: { ground: SeasonNow['ground'] }) {
     );
 }
 
-/** What gardens lose in a week now, against what rain brings. */
+/** What gardens lose in a week now, compared with what rain brings. */
 function Water({ water }: { water: SeasonNow['water'] }) {
     if (!water) return null;
     return (
@@ -199,7 +199,7 @@ function Water({ water }: { water: SeasonNow['water'] }) {
     );
 }
 
-/** What this season means for one act. */
+/** What this season means for one task. */
 function ThisSeason({ season, task }: { season: WeekProps['season']; task: Task }) {
     const act = season?.acts[`${task.crop}.${task.act}`];
     if (!act || act.pile === 'go') return null;

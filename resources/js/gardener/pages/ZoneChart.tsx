@@ -9,7 +9,7 @@ const CHARTS = [
     { name: 'wide', width: 820 },
 ];
 
-/** The year ruler, with the lanes of a crop under it, drawn for a phone and for a screen: the page shows the one that fits. */
+/** The year ruler with the lanes of a crop under it, drawn for a phone and for a large screen; the page shows the one that fits. */
 export function ZoneChart({ ruler, routes, label }: { ruler: CalendarProps['ruler']; routes: Route[]; label: string }) {
     const height = RULER_HEIGHT + routes.length * (LANE_HEIGHT + 16) + 4;
     return CHARTS.map(({ name, width }) => {

@@ -3,7 +3,7 @@ import type { MonthDay } from '../../time/days';
 import type { FreezeNow, Position, Ready } from '../../time/season';
 import type { Phrase } from '../../words/words';
 
-/** What a page is made of: parts of the edition, as the contract has it. */
+/** What a page is made from: parts of the edition, as in the contract. */
 
 type Edition = Schema['EditionDocument'];
 type Sheet = Schema['CropSheet'];
@@ -22,21 +22,21 @@ export type Common = {
     base: string;
     zone: Pick<Edition['zone'], 'slug' | 'name' | 'district' | 'hemisphere' | 'height_m'>;
     edition: Edition['edition'] & { checksum: string };
-    /** of the method the dates were reached by */
+    /** of the method by which the dates were reached */
     method_edition: number;
-    /** address of the edition by its number, with the host, as it is cited */
+    /** address of the edition by its number, with the host, for citing it */
     lasting: string;
-    /** whose it is, where several offices publish beside each other */
+    /** who publishes it, if several offices publish side by side */
     office?: OfficeMark | null;
     guidance: Phrase[];
-    /** said above all else where the edition was withdrawn */
+    /** shown above everything else if the edition was withdrawn */
     withdrawn?: { on: string; reason: string } | null;
-    /** said where the record is short */
+    /** shown if the record is short */
     first_guess: Phrase | null;
 };
 
 export type HomeProps = {
-    /** whose front page it is; null: of all that publish here */
+    /** whose front page it is; null: for all that publish here */
     office: PublicOffice | null;
     asked: boolean;
     found: boolean;
@@ -44,9 +44,9 @@ export type HomeProps = {
         Edition['zone'],
         'slug' | 'name' | 'district' | 'height_m' | 'settlements' | 'latitude' | 'longitude'
     > & {
-        /** whose it is; null where there is one office alone */
+        /** who publishes it; null if there is only one office */
         office: OfficeMark | null;
-        /** of its boundary, longitude and latitude; none where it has none */
+        /** of its boundary, longitude and latitude; empty if it has none */
         rings: [number, number][][];
     })[];
 };
@@ -59,15 +59,15 @@ export type CalendarCrop = Pick<Sheet, 'slug' | 'name' | 'kind' | 'family' | 'al
 export type CalendarProps = Common &
     Pick<Edition, 'ruler' | 'record'> & {
         crops: CalendarCrop[];
-        /** whether windows wait for each crop's own soil minimum */
+        /** whether windows wait for each crop's own minimum soil temperature */
         waits_for_soil?: boolean;
         waits_for_ground?: boolean;
         track_record?: { standard: string; promised: number; kept: number } | null;
-        /** what is otherwise than in the edition before, the largest first */
+        /** what differs from the edition before, largest first */
         changes?: { against: number; phrases: Phrase[] } | null;
     };
 
-/** This season on a day: what is known of it, and what it means for each act of a crop, by "crop.act". */
+/** This season on a day: what is known about it, and what it means for each task of a crop, by "crop.act". */
 export type SeasonNow = {
     on: string;
     record_ends: string;
@@ -79,9 +79,9 @@ export type SeasonNow = {
     nights: Schema['Today']['nights'];
     /** whether loam can be worked, and by when in half of the years; null without rain on record */
     ground?: { fit: boolean; half: string | null } | null;
-    /** mm of rain in a mean week at this time of the year, and what the air takes; null without rain on record */
+    /** mm of rain in a mean week at this time of year, and what the air takes; null without rain on record */
     water?: { rain: number; et0: number } | null;
-    /** of the district, as the office wrote them; null: none hold */
+    /** of the district, as the office wrote them; null: none apply */
     water_rules?: string | null;
     acts: Record<string, Pick<Schema['SeasonAct'], 'pile' | 'until' | 'harvests' | 'of'>>;
 };
@@ -90,17 +90,17 @@ export type WeekProps = Common & {
     week: Schema['Week'];
     /** by crop */
     cautions: Record<string, Phrase[]>;
-    /** what opens in the next week in which something does, where this one has nothing to do */
+    /** what opens in the next week in which something does, if there is nothing to do in this one */
     opens_next: (Pick<Task, 'crop' | 'name' | 'act' | 'opens'> & { week: number })[];
     previous: number;
     next: number;
-    /** the day it was made for, where it is the week of today: what closed before it is over */
+    /** the day it was made for, if it is today's week: what closed before that is over */
     on?: string;
-    /** how this season stands, where it is told */
+    /** how this season is going, if known */
     season?: SeasonNow | null;
-    /** what the educator tells gardeners */
+    /** advisories to gardeners */
     advisories?: Pick<Schema['Advisory'], 'text' | 'author' | 'published_on' | 'until' | 'withdrawn'>[];
-    /** of the week's first day: seasons in which a freeze was still to come, or had come */
+    /** on the week's first day: seasons with another freeze, or with one by then */
     freezes: { starts: MonthDay; seasons: number; to_come: number; has_come: number };
 };
 
@@ -110,12 +110,12 @@ export type MineProps = Common & {
     starts: MonthDay;
     /** slugs, in the order of the calendar */
     chosen: string[];
-    /** those chosen, and all there are */
+    /** the chosen ones, and all there are */
     crops: CalendarCrop[];
     all: Pick<Sheet, 'slug' | 'name'>[];
-    /** this week, of those chosen */
+    /** this week, for the chosen ones */
     week: Schema['Week'];
-    /** where this is served: "https://calendar.example" */
+    /** where this is served from: "https://calendar.example" */
     host: string;
     papers: PaperSize[];
 };
@@ -129,7 +129,7 @@ export type PaperProps = Common &
         crops: CalendarCrop[];
         week: Schema['Week'];
         crop: Sheet | null;
-        /** where the same is to be read */
+        /** where to read the same */
         url: string;
     };
 
@@ -155,22 +155,22 @@ export type LetterProps = {
     crops: string;
 };
 
-/** In the place of a page that cannot be shown. */
+/** Instead of a page that cannot be shown. */
 export type ErrorProps = { status: number };
 
 export type FindProps = {
     known: boolean;
     at: string;
-    /** of the place; null: not told */
+    /** of the place; null: not given */
     height_m: number | null;
     between: boolean;
-    /** the best first; height: how much higher the place is than the zone */
+    /** best first; height: how much higher the place is than the zone */
     near: { slug: string; name: string; inside: boolean; km: number; height_m: number | null }[];
 };
 
 export type EmbedProps = Common & { week: Schema['Week'] };
 
-/** Labels for what stands; dates, null where there is none. */
+/** Labels for what is growing; dates, null if there is none. */
 export type LabelsProps = {
     sheet: 'strips' | 'a4-24' | 'letter-30';
     printed: string;

@@ -2,10 +2,10 @@ import { createContext, useContext, type ReactNode } from 'react';
 import type { Units } from '../../words/units';
 import { say } from '../../words/words';
 
-/** A language and units that a page can be had in, and what its addresses begin with: "/es-f"; "" where nobody chose. */
+/** A language and units that a page is available in, and the beginning of its addresses: "/es-f"; "" if none was chosen. */
 export type ReadingName = { prefix: string; language: string; units: Units };
 
-/** How this page is read, and where: its address without the reading ("/zones/lakeshore"), null where it has none of its own. */
+/** How this page is read, and its address without the reading ("/zones/lakeshore"), null if it has none. */
 type Here = { reading: ReadingName; readings: ReadingName[]; path: string | null };
 
 const Context = createContext<Here>({
@@ -18,7 +18,7 @@ export function ReadingHere({ here, children }: { here: Here; children: ReactNod
     return <Context value={here}>{children}</Context>;
 }
 
-/** The address of a page, in the reading of this one. */
+/** The address of a page, in this page's reading. */
 export function useAddress(): (path: string) => string {
     const { reading } = useContext(Context);
     return (path) => (path === '/' ? reading.prefix || '/' : reading.prefix + path);
@@ -29,7 +29,7 @@ export function useUnits(): Units {
     return useContext(Context).reading.units;
 }
 
-/** An address of this page's without its reading: of what is in no language. */
+/** An address without this page's reading, for what is in no language. */
 export function useUnread(): (address: string) => string {
     const { reading } = useContext(Context);
     return (address) => (address.startsWith(`${reading.prefix}/`) ? address.slice(reading.prefix.length) : address);

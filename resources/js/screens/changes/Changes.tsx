@@ -8,10 +8,10 @@ import { shown } from '../../ui/shown';
 import { hasWords, say } from '../../words/words';
 import { useChanges, type Asked, type Change } from './queries';
 
-/** Letters of a fingerprint that are shown. */
+/** Characters of a fingerprint that are shown. */
 const FINGERPRINT = 12;
 
-/** Who changed what, when, from what to what, and why: of everything, or of what one window hangs on. */
+/** Who changed what, when, from what to what, and why: for everything, or for what one window depends on. */
 export function Changes() {
     const [params, setParams] = useSearchParams();
     const asked: Asked = {
@@ -136,7 +136,7 @@ function What({ change, crop }: { change: Change; crop: string | undefined }) {
 }
 
 function Fields({ change }: { change: Change }) {
-    // What the row says of itself elsewhere, and what was and is nothing, is not said again.
+    // What the row already says elsewhere, and what was and is empty, is not repeated.
     const fields = change.fields.filter(({ field, was, is }) => field !== 'crop' && !(isNothing(was) && isNothing(is)));
     return (
         <>
@@ -158,7 +158,7 @@ function Fields({ change }: { change: Change }) {
 const isNothing = (value: unknown) =>
     value === null || value === undefined || value === '' || (Array.isArray(value) && value.length === 0);
 
-/** A field as the screens call it, where they have a word for it. */
+/** A field by the name the screens use, if they have one. */
 function named({ subject }: Change, field: string): string {
     const column = `column.${field}.label`;
     if (['crops', 'varieties'].includes(subject) && hasWords(column)) return say(column);
@@ -166,7 +166,7 @@ function named({ subject }: Change, field: string): string {
     return hasWords(`field.${field}`) ? say(`field.${field}`) : plain.charAt(0).toUpperCase() + plain.slice(1);
 }
 
-/** A value as a person would say it: days as days, a method by its name, a fingerprint by its beginning. */
+/** A value the way a person would say it: days as days, a method by its name, a fingerprint by its beginning. */
 function valueOf(field: string, value: unknown): string {
     if (field === 'checksum') return String(value).slice(0, FINGERPRINT);
     if (field === 'school' && hasWords(`school.${String(value)}.by`)) return say(`school.${String(value)}.by`);

@@ -3,10 +3,10 @@ import { api, unwrap, type Schema } from '../../api/client';
 
 export type Change = Schema['TrailChange'];
 
-/** What is asked of the changes; what is left out is not asked. */
+/** The filters for changes; what is left out is not filtered. */
 export type Asked = { zone?: string; crop?: string; person?: number; from?: string; until?: string };
 
-/** The changes that fit, the latest first, page by page. */
+/** The matching changes, latest first, page by page. */
 export function useChanges(asked: Asked) {
     return useInfiniteQuery({
         queryKey: ['changes', asked],

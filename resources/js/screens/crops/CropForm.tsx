@@ -178,7 +178,7 @@ function Pending({
     );
 }
 
-/** How sure a number is, and of one that the office changed what the shipped table says. */
+/** How sure a number is and, for one the office changed, what the table that ships says. */
 function basisInWords({ column }: Column, from: CropNumber | undefined): string {
     if (!from) return '';
     return from.basis === 'office' && from.shipped !== null
@@ -219,7 +219,7 @@ function CellInput({
     );
 }
 
-/** What was changed, by whom and why; each can be gone back to. */
+/** What was changed, by whom, and why; each version can be restored. */
 function History({
     crop,
     mayEdit,

@@ -10,7 +10,7 @@ import { ShippedCrops } from './ShippedCrops';
 import { Problem } from '../../ui/Problem';
 import { isCalled } from '../../words/search';
 
-/** The crop book: every crop's numbers, what they mean, what they were. */
+/** The crop book: every crop's numbers, what they mean, and what they were. */
 export function Crops() {
     const { crop } = useParams();
     const { data: crops } = useCrops();

@@ -4,7 +4,7 @@ import { say } from '../../words/words';
 import { asRead, labelOf } from './columns';
 import { useSettleShippedCrop, useShippedCrops } from './queries';
 
-/** What an update of the shipped table offers, crop by crop: unwrap, or left as it is in the book. */
+/** What an update of the table that ships offers, crop by crop: accept it, or leave the book as it is. */
 export function ShippedCrops({ mayEdit }: { mayEdit: boolean }) {
     const { data: offers } = useShippedCrops();
     const settle = useSettleShippedCrop();

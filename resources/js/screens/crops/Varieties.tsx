@@ -13,7 +13,7 @@ type Crop = Schema['Crop'];
 
 const TAGS = ['quick', 'heat-proof', 'storage', 'winter', 'long-day', 'intermediate-day', 'short-day'];
 
-/** A variety as its form has it; one that is new has no id. */
+/** A variety in its form; a new one has no id. */
 type Edited = {
     id?: number;
     version?: number;
@@ -24,7 +24,7 @@ type Edited = {
     tags: string[];
 };
 
-/** Varieties with days of their own, and what these count from. */
+/** Varieties with their own days, and what these count from. */
 export function Varieties({ crop, mayEdit }: { crop: Crop; mayEdit: boolean }) {
     const [edited, setEdited] = useState<Edited | null>(null);
     return (
@@ -138,7 +138,7 @@ function Form({ crop, first, onDone }: { crop: Crop; first: Edited; onDone: () =
                     },
                     {
                         onSuccess: close,
-                        // What others changed is said; saved again, it is on top of theirs.
+                        // What others changed is shown; saving again puts this version on top of theirs.
                         onError: (refusal) => setStale(refusal instanceof Refusal && refusal.status === 409),
                     },
                 );

@@ -4,7 +4,7 @@ import { say, units } from '../../words/words';
 
 export type Column = Schema['CropColumn'];
 
-/** The columns of the crop table by the part of the form they stand in, in order. */
+/** The columns of the crop table by part of the form, in order. */
 export function sections(columns: Column[]): { group: string; title: string; columns: Column[] }[] {
     return [...new Set(columns.map((c) => c.group))].map((group) => ({
         group,
@@ -13,20 +13,20 @@ export function sections(columns: Column[]): { group: string; title: string; col
     }));
 }
 
-/** What the numbers of a column measure; the table is metric, and a person reads and types their own units. */
+/** What the numbers of a column measure. The table is metric, and a person reads and types their own units. */
 export function measureOf(column: string): Measure | undefined {
     if (column === 'yield_kg_per_m') return 'kg_per_m';
     if (column.endsWith('_cm')) return 'cm';
     return column.endsWith('_c') ? 'celsius' : undefined;
 }
 
-/** A cell as a person reads it; what is no number stays as it is. */
+/** A cell as a person reads it; what is not a number stays as it is. */
 export function asRead(column: string, cell: string): string {
     const measure = measureOf(column);
     return measure && isNumber(cell) ? String(toUnits(measure, Number(cell), units())) : cell;
 }
 
-/** What a person typed in a cell as the table has it. */
+/** What a person typed in a cell, as the table has it. */
 export function asKept(column: string, typed: string): string {
     const measure = measureOf(column);
     return measure && isNumber(typed) ? String(fromUnits(measure, Number(typed), units())) : typed;

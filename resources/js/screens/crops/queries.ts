@@ -6,7 +6,7 @@ import { say } from '../../words/words';
 
 type Crop = Schema['Crop'];
 
-/** What may stand in a crop's cells; it changes with the application alone. */
+/** What a crop's cells may hold; it only changes with the application. */
 export function useCropColumns() {
     return useQuery({
         queryKey: ['crop-columns'],
@@ -78,7 +78,7 @@ export function useShippedCrops() {
     return useQuery({ queryKey: ['crops', '', 'shipped'], queryFn: () => unwrap(api.GET('/api/shipped-crops')) });
 }
 
-/** Takes what the shipped table says of a crop, or leaves it. */
+/** Accepts or declines what the table that ships says about a crop. */
 export function useSettleShippedCrop() {
     const queries = useQueryClient();
     return useMutation({

@@ -12,7 +12,7 @@ import { useZone } from '../../api/zones';
 import { useKept } from '../../ui/kept';
 import { Problem } from '../../ui/Problem';
 
-/** Where editions are published, and where those that were are found. */
+/** Where editions are published, and where earlier ones are found. */
 export function Editions() {
     const { zone: slug = '' } = useParams();
     const mayPublish = useCan('publish');
@@ -42,10 +42,10 @@ const NOTHING = { note: '', answers: {} as Record<string, string>, from: '', not
 
 function Publish({ zone, draft, next }: { zone: Zone; draft: Draft | undefined; next: number }) {
     const publish = usePublish(zone.slug);
-    // What is typed stays until it is published, whatever screen one looks at meanwhile.
+    // What is typed stays until it is published, whatever screen is open in the meantime.
     const [typed, type, forget] = useKept(editionDraft(zone.slug), NOTHING);
     const { note, answers, from, noteIn } = typed;
-    // A click that is made twice, or again after its answer got lost, is one request.
+    // A click made twice, or repeated after its answer got lost, is one request.
     const [key, setKey] = useState(() => crypto.randomUUID());
     const [evenUnchanged, setEvenUnchanged] = useState(false);
     const missing = draft ? unexplained(draft, answers).length : 0;
@@ -158,7 +158,7 @@ function Publish({ zone, draft, next }: { zone: Zone; draft: Draft | undefined; 
     );
 }
 
-/** The lines that put the zone's week on a county's page. */
+/** The HTML that puts the zone's week on a county's page. */
 function Embed({ zone }: { zone: Zone }) {
     const title = say('editions.embed-title', { zone: zone.name });
     const address = `${window.location.origin}/zones/${zone.slug}/embed`;
@@ -174,7 +174,7 @@ function Embed({ zone }: { zone: Zone }) {
     );
 }
 
-/** How far the pages of an edition are. */
+/** How far along the pages of an edition are. */
 function Making({ publication }: { publication: Schema['Publication'] }) {
     return (
         <div role="status" aria-live="polite">
@@ -229,7 +229,7 @@ function NoteIn({
     ));
 }
 
-/** Why a zone cannot be published as it is; null where it can. */
+/** Why a zone cannot be published as it is; null if it can. */
 function whyNot(zone: Zone): string | null {
     if (!zone.record && !zone.computation) return say('editions.there-is-nothing-to-publish');
     if (zone.computation?.state === 'failed' && zone.stale)

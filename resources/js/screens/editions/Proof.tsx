@@ -10,7 +10,7 @@ import { OtherYears } from '../../ui/Turned';
 import { listed, say } from '../../words/words';
 import { useAnswer, useObject, type Draft, type Objection } from './queries';
 
-/** The draft as a proof: what it says otherwise than the edition in force, the largest first, and what people object to. */
+/** Reviewing the draft: how it differs from the current edition, largest changes first, and comments on it. */
 export function Proof({ zone, draft }: { zone: string; draft: Draft }) {
     const objections = draft.objections.filter((one) => !draft.changes.some((change) => change.crop === one.crop));
     return (
@@ -129,7 +129,7 @@ function Answer({ zone, objection }: { zone: string; objection: Objection }) {
     );
 }
 
-/** Anybody at the desk may object, of any crop that changed. */
+/** Anybody at the desk may comment on any crop that changed. */
 function Object({ zone, draft }: { zone: string; draft: Draft }) {
     const [open, setOpen] = useState(false);
     const [words, setWords] = useState('');
@@ -202,7 +202,7 @@ export function unexplained(draft: Draft, answers: Record<string, string>): stri
         .filter((cause) => !answers[cause]?.trim());
 }
 
-/** What has to be explained before it is published: once for each cause, however many crops it concerns. */
+/** What has to be explained before publishing: once for each cause, however many crops are concerned. */
 export function Warnings({
     zone,
     draft,

@@ -10,7 +10,7 @@ import { useSign, useWithdraw } from './queries';
 
 type Edition = Schema['Edition'];
 
-/** The editions there are, with what becomes of them: one waits, one is in force, one was withdrawn. */
+/** The editions there are, and their states: waiting, current, withdrawn. */
 export function Published({ zone, editions, mayPublish }: { zone: Zone; editions: Edition[]; mayPublish: boolean }) {
     const me = useSession().data?.user?.name;
     const maySign = useCan('sign');

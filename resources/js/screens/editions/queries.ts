@@ -44,7 +44,7 @@ export function useAnswer(zone: string) {
 
 export const editionDraft = (zone: string) => `edition-${zone}`;
 
-/** Publishes; tells which publication to follow. */
+/** Publishes; returns which publication to follow. */
 export function usePublish(zone: string) {
     const queries = useQueryClient();
     return useMutation({
@@ -88,7 +88,7 @@ export function useWithdraw(zone: string) {
     });
 }
 
-/** Follows the making of an edition's pages until it is in force, then lets everything of its zone be fetched again. */
+/** Follows the making of an edition's pages until it is current, then loads everything about its zone again. */
 export function usePublication(zone: string, id: number | null) {
     const queries = useQueryClient();
     return useQuery({

@@ -7,7 +7,7 @@ import { Problem } from '../../ui/Problem';
 import { say } from '../../words/words';
 import { bedDraft, useSaveBed, type GroundBed, type Span } from './queries';
 
-/** What a bed is called, what it measures, and how it lies. */
+/** A bed's name, size, and site. */
 export function BedForm({
     zone,
     span,

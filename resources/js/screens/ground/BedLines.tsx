@@ -12,13 +12,16 @@ const LANE = 17;
 
 export type Chosen = { bed: number; gap?: Span; stay?: string };
 
-/** How high a bed is drawn: as many lanes as stand beside each other in the year. */
+/** How tall a bed is drawn: as many lanes as there are crops side by side in the year. */
 export function bedHeight(bed: GroundBed, year: Span): number {
     const lanes = laned(shown(bed.stays, year.from, year.to)).map(({ lane }) => lane);
     return ROW + LANE * Math.max(0, ...lanes);
 }
 
-/** Every bed a line under the year ruler: what stands on it, what is planned, what is left white, and where two want the same ground. */
+/**
+ * Every bed as a line under the year ruler: what grows in it, what is planned, open spaces in white, and where two crops want the same
+ * space.
+ */
 export function BedLines({
     scale,
     beds,
@@ -61,12 +64,12 @@ type Line = {
     bed: GroundBed;
     year: Span;
     height: number;
-    /** on this bed */
+    /** in this bed */
     chosen: Chosen | null;
     onChoose: (chosen: Chosen) => void;
 };
 
-/** One bed. Of fifty, a change redraws the one or two it touches. */
+/** One bed. With fifty beds, a change only redraws the one or two it touches. */
 const BedLine = memo(
     function BedLine({ scale, bed, year, height, chosen, onChoose }: Line) {
         return (

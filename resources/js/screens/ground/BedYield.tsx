@@ -8,7 +8,7 @@ import { toUnits, type Measure } from '../../words/units';
 import { say, units } from '../../words/words';
 import { useSavePrice, useBedYields, type BedYield } from './queries';
 
-/** A column to sort by: its key, and what it holds; null: not known. */
+/** A column to sort by: its key, and its content; null: not known. */
 const COLUMNS = {
     crop: nameOf,
     on: (row: BedYield) => row.on,
@@ -37,7 +37,7 @@ function toReader(measure: Measure, value: number | null): number | null {
     return value === null ? null : toUnits(measure, value, units());
 }
 
-/** What each crop gives for a square meter and a week of its ground, with one's own prices: to be sorted by, not a verdict. */
+/** What each crop yields per square meter and week of its space, at the person's own prices: a table to sort, not a verdict. */
 export function WorthOfGround({ zone }: { zone: string }) {
     const [open, setOpen] = useState(false);
     return (
@@ -75,7 +75,7 @@ function WorthTable({ zone }: { zone: string }) {
                                         onClick={() =>
                                             setBy({
                                                 column,
-                                                // Numbers are wanted from the most on.
+                                                // Numbers sort from the largest down.
                                                 falls: column === by.column ? !by.falls : !IN_WORDS.includes(column),
                                             })
                                         }
@@ -134,7 +134,7 @@ function WorthTable({ zone }: { zone: string }) {
     );
 }
 
-/** What is not known comes last, whichever way. */
+/** What is not known comes last, in either direction. */
 export function sorted(rows: BedYield[], column: Column, falls: boolean): BedYield[] {
     const of = COLUMNS[column];
     return [...rows].sort((a, b) => {

@@ -3,7 +3,7 @@ import { dateInShort } from '../../time/days';
 import { say } from '../../words/words';
 import { usePlantingSpares, type Occupancy, type usePlantings } from './queries';
 
-/** Seedlings to raise beside a planned sowing that often fails: why, how many and when; planned with it, or not. */
+/** Seedlings to raise beside a planned sowing that often fails: why, how many, and when; planned with it, or not. */
 export function BesideSowing({
     zone,
     bed,

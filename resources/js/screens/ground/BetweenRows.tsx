@@ -6,10 +6,10 @@ import { inCentimetres, ofRow } from '../../words/units';
 import { say } from '../../words/words';
 import { useBetween, type BetweenFit, type GroundBed, type Occupancy, type usePlantings } from './queries';
 
-/** How many of those that go there are read before the rest is asked for. */
+/** How many of the crops that fit are shown before the rest is asked for. */
 const FIRST = 8;
 
-/** A second crop between the rows of one that stands or is planned: what goes there, how, and what does not, and why. */
+/** A second crop between the rows of one that grows or is planned: what fits there, how, and what does not, and why. */
 export function BetweenRows({
     zone,
     bed,
@@ -99,7 +99,7 @@ export function BetweenRows({
     );
 }
 
-/** Why two crops do not go on the same meters, in words. */
+/** Why two crops do not go together, in words. */
 export function whyNot(against: BetweenFit['against']): string {
     return against.map((why) => say(`between.not-${why}`)).join('; ');
 }

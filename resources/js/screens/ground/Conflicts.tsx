@@ -5,7 +5,7 @@ import { whyNot } from './BetweenRows';
 import type { Chosen } from './BedLines';
 import type { GroundBed } from './queries';
 
-/** What cannot be as it is planned, with what would mend it; and how to go on where all can. */
+/** What does not work as planned, with what would fix it; and what to do next if everything works. */
 export function Conflicts({ beds, onChoose }: { beds: GroundBed[]; onChoose: (chosen: Chosen) => void }) {
     const all = beds.flatMap((bed) => bed.conflicts.map((conflict) => ({ bed, conflict })));
     return (

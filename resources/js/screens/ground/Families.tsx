@@ -3,7 +3,7 @@ import { say } from '../../words/words';
 import { familiesIn } from './lanes';
 import type { GroundBed, Span } from './queries';
 
-/** Which families each bed had, year by year: what follows its own is seen at a glance. */
+/** Which families each bed had, year by year, so you can see at a glance what follows its own. */
 export function Families({ beds, year }: { beds: GroundBed[]; year: Span }) {
     const begins = Number(year.from.slice(0, 4));
     const years = [-2, -1, 0, 1].map((by) => ({

@@ -9,7 +9,10 @@ import { Problem } from '../../ui/Problem';
 import { say, usualRow } from '../../words/words';
 import { useProposeSeason, type GroundBed, type SeasonPlan, type Span, type usePlantings, type Wish } from './queries';
 
-/** A season's plan proposed from beds and wishes; what is pinned stays, and the rest is proposed again as often as one likes. */
+/**
+ * A season's plan proposed for the beds and the crops to fit in. What is locked stays, and the rest can be proposed again as often as you
+ * like.
+ */
 export function FillBeds({
     zone,
     beds,

@@ -6,10 +6,10 @@ import { Problem } from '../../ui/Problem';
 import { say, perLength } from '../../words/words';
 import { useFits, type Fit, type GroundBed, type Span, type usePlantings } from './queries';
 
-/** How many are read before the rest is asked for. */
+/** How many are shown before the rest is asked for. */
 const [EATEN, FLOWERS] = [12, 4];
 
-/** What fits where nothing stands, the best first, with its reason; put on the bed on a word. */
+/** What fits in an open space, best first, with its reason; one click puts it in the bed. */
 export function GapFits({
     zone,
     bed,
@@ -23,7 +23,7 @@ export function GapFits({
     year: Span;
     plantings: ReturnType<typeof usePlantings>;
 }) {
-    // What fits is asked from the year that is looked at on.
+    // What fits is figured from the year on screen onward.
     const span = { from: gap.from < year.from ? year.from : gap.from, to: gap.to };
     const { data, error } = useFits(zone, bed.id, span);
     const plan = ({ crop, variety, route, on }: Fit) =>

@@ -25,7 +25,7 @@ import { OccupancyCard } from './OccupancyCard';
 import { Tasks } from './Tasks';
 import { WorthOfGround } from './BedYield';
 
-/** What stands on the beds of a zone, year by year: what is planned, what the log knows, and what would fit where nothing stands. */
+/** The beds of a zone, year by year: what is planned, what the log knows, and what would fit in the open spaces. */
 export function Ground() {
     const { zone = '' } = useParams();
     const [params, setParams] = useSearchParams();
@@ -97,7 +97,7 @@ export function Ground() {
     );
 }
 
-/** The keyboard goes where the arrows do, so that what is chosen is read out and Enter is meant for it. */
+/** Keyboard focus follows the arrow keys, so what is chosen is read out and Enter applies to it. */
 function focusChosen() {
     requestAnimationFrame(() =>
         document.querySelector<SVGElement>('.ground [aria-pressed="true"]')?.focus({ preventScroll: true }),

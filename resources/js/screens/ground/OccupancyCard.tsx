@@ -9,7 +9,7 @@ import { BesideSowing } from './BesideSowing';
 import { BetweenRows } from './BetweenRows';
 import type { GroundBed, Occupancy, usePlantings } from './queries';
 
-/** One stay: its days and why; where it is planned, its day, bed and meters can be changed. */
+/** One stay: its days and why; if it is planned, its day, bed, and meters can be changed. */
 export function OccupancyCard({
     zone,
     bed,

@@ -5,7 +5,7 @@ import { say } from '../../words/words';
 import { shown } from './lanes';
 import type { GroundBed, Span, Occupancy } from './queries';
 
-/** What is planned in a year by the week it goes in, and the seed it takes: the list for the shed door and the order. */
+/** What is planned in a year by the week it goes in, and the seed it takes: a list for the shed door and the seed order. */
 export function SeasonList({ zone, beds, year }: { zone: string; beds: GroundBed[]; year: Span }) {
     const planned = beds
         .flatMap((bed) =>
@@ -61,7 +61,7 @@ export function SeasonList({ zone, beds, year }: { zone: string; beds: GroundBed
     );
 }
 
-/** The seed of all sowings together, a crop a row. */
+/** The seed for all plantings together, one crop per row. */
 export function order(stays: Occupancy[]): (string | number | null)[][] {
     const rows = new Map<string, { plants: number; seeds: number | null; grams: number | null }>();
     for (const stay of stays) {

@@ -5,10 +5,10 @@ import { Action } from '../../ui/Action';
 import { Problem } from '../../ui/Problem';
 import { useTaskFeed } from './queries';
 
-/** Days ahead that are told of. */
+/** Days ahead that are shown. */
 const AHEAD = 42;
 
-/** What is to be done for what is planned, in the coming weeks, with its reason and the caution where the act is. */
+/** Tasks for what is planned, in the coming weeks, with the reason, and the caution where it matters. */
 export function Tasks({ zone, from }: { zone: string; from: string }) {
     const { data } = useGroundTasks(zone, { from, to: dateAfter(from, AHEAD) });
     const feed = useTaskFeed(zone);

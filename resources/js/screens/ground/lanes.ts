@@ -2,13 +2,13 @@ import { daysBetween } from '../../time/days';
 import type { YearScale } from '../../time/yearScale';
 import type { GroundBed, Occupancy } from './queries';
 
-/** Where a date lies on a ruler that begins on a day, px; held to its ends. */
+/** Position of a date on a ruler that starts on a day, px, limited to its ends. */
 export function place(scale: YearScale, begins: string, date: string): number {
     const day = daysBetween(begins, date);
     return (Math.max(0, Math.min(365, day)) / 365) * scale.width;
 }
 
-/** Stays beside each other: each in the first lane that is free when it comes. */
+/** Stays side by side: each in the first lane that is free when it starts. */
 export function laned(stays: Occupancy[]): { stay: Occupancy; lane: number }[] {
     const ends: string[] = [];
     return [...stays]
@@ -21,12 +21,12 @@ export function laned(stays: Occupancy[]): { stay: Occupancy; lane: number }[] {
         });
 }
 
-/** Stays and gaps of a bed that can be seen in a year. */
+/** Stays and open spaces of a bed that can be seen in a year. */
 export function shown<T extends { from: string; to: string }>(spans: T[], from: string, to: string): T[] {
     return spans.filter((span) => span.from <= to && span.to >= from);
 }
 
-/** Families a bed had in a year, by the stays that began in it. */
+/** Families a bed had in a year, by the stays that started in it. */
 export function familiesIn(bed: GroundBed, from: string, to: string): string[] {
     return [...new Set(bed.stays.filter((stay) => stay.from >= from && stay.from <= to).map((stay) => stay.family))];
 }

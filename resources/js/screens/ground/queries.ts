@@ -13,12 +13,12 @@ export type Fit = Schema['Fit'];
 export type SeasonPlan = Schema['SeasonPlan'];
 export type BedYield = Schema['BedYield'];
 
-/** Days that are looked at, both included. */
+/** Days to look at, both included. */
 export type Span = { from: string; to: string };
 
 export type BetweenFit = Schema['BetweenRows']['fits'][number];
 
-/** Without `spares` and `between` these stay as they were planned. */
+/** Without `spares` and `between`, these stay as planned. */
 export type Place = {
     bed: number;
     on: string;
@@ -28,7 +28,7 @@ export type Place = {
     between?: string | null;
 };
 
-/** A planting at the version it is meant at: changed by somebody else meanwhile, it is left as it is. */
+/** A planting at the version the change is based on: if somebody else changed it in the meantime, it is left alone. */
 export type NamedPlanting = Schema['NamedPlanting'];
 
 export type Change = {
@@ -50,8 +50,8 @@ export function useGround(zone: string, span: Span) {
 }
 
 /**
- * A change meant at the versions that plantings have now: undoing the change that came after it left them as that found them, and counted
- * their versions on.
+ * A change moved to the versions that plantings have now: undoing the later change left them as it had found them, and increased their
+ * versions.
  */
 function atVersionsOf(change: Change, done: Change): Change {
     const now = new Map(
@@ -65,7 +65,7 @@ function atVersionsOf(change: Change, done: Change): Change {
     return { ...change, change: named(change.change), remove: named(change.remove), restore: named(change.restore) };
 }
 
-/** Changes what is planned; each change can be undone, the latest first. */
+/** Changes what is planned; each change can be undone, latest first. */
 export function usePlantings(zone: string, span: Span) {
     const queries = useQueryClient();
     const undos = useRef<Change[]>([]);
@@ -82,7 +82,7 @@ export function usePlantings(zone: string, span: Span) {
         },
         onError: (error) => whenStale(error, () => makeStale(queries, zone, 'replanned')),
     });
-    // The latest is gone once it is undone: one that was refused may be tried again.
+    // The latest change is dropped once it is undone; if the undo was refused, it can be tried again.
     const undo = async () => {
         const last = undos.current.at(-1);
         if (!last) return;
@@ -114,7 +114,7 @@ export function useFits(zone: string, bed: number, span: Span) {
     });
 }
 
-/** What goes between the rows of something on a bed. */
+/** What fits between the rows of something in a bed. */
 export function useBetween(zone: string, bed: number, stay: string, asked: boolean) {
     return useQuery({
         queryKey: zoneKey(zone, 'ground', 'between', bed, stay),
@@ -126,7 +126,7 @@ export function useBetween(zone: string, bed: number, stay: string, asked: boole
     });
 }
 
-/** Seedlings to raise beside a sowing that is planned; null where that helps nobody. */
+/** Seedlings to raise beside a planned sowing; null if they would not help. */
 export function usePlantingSpares(zone: string, { planting, route, from, metres }: Occupancy) {
     return useQuery({
         queryKey: zoneKey(zone, 'ground', 'spares', planting, from, metres),
@@ -140,7 +140,7 @@ export function usePlantingSpares(zone: string, { planting, route, from, metres 
     });
 }
 
-/** A new secret address of one's tasks as a calendar. */
+/** A new secret address for the person's tasks as a calendar. */
 export function useTaskFeed(zone: string) {
     return useMutation({
         mutationFn: () => unwrap(api.POST('/api/zones/{zone}/task-feeds', { params: { path: { zone } } })),
@@ -160,7 +160,7 @@ export type BedValues = {
     site: string | null;
     length_m: number | null;
     width_m: number | null;
-    /** of the bed as it was read; a new one has none */
+    /** of the bed as it was loaded; a new one has none */
     version?: number;
 };
 
@@ -204,7 +204,7 @@ export function useBedYields(zone: string) {
     });
 }
 
-/** Keeps one's own price of a crop; null forgets it. */
+/** Saves the person's own price of a crop; null deletes it. */
 export function useSavePrice(zone: string) {
     const queries = useQueryClient();
     const row = (crop: string) =>

@@ -9,7 +9,7 @@ const TOP = 8;
 const STACK = 110;
 const BELOW_STACK = 16;
 const ROW = 46;
-/** of a row, for what the years gave; the rest is for its ticks */
+/** of a row, for the years' results; the rest is for its ticks */
 const LINE = 26;
 const WEEK = 7;
 
@@ -24,7 +24,7 @@ type Shown = {
     onMiss: (key: string) => void;
 };
 
-/** Kilograms and stems are not stacked on one another. */
+/** Kilograms and stems are not stacked together. */
 function units(supplied: Supplied[]): Unit[] {
     return (['kg', 'stems'] as const).filter((unit) => supplied.some((one) => unitOf(one) === unit));
 }
@@ -34,8 +34,8 @@ export function chartHeight(supplied: Supplied[]): number {
 }
 
 /**
- * What is in harvest stacked week by week, and what is wanted as a line across; under it each crop with what the years gave and its
- * sowings.
+ * What is in harvest, stacked week by week, and what is needed as a line across; below, each crop with the years' results and its
+ * plantings.
  */
 export function HarvestChart(props: Shown) {
     let at = TOP;
@@ -60,7 +60,7 @@ export function HarvestChart(props: Shown) {
     });
 }
 
-/** Neighbors in a stack are told apart by it. */
+/** Tells neighbors in a stack apart. */
 function shade(i: number): number {
     return i % 2 === 0 ? 0.9 : 0.5;
 }
@@ -77,7 +77,7 @@ function Stack({ scale, supplied, on, by, missed, unit }: Shown & { unit: Unit }
         <>
             {totals.map((_, week) => {
                 let below = 0;
-                // The last days of the ruler go on at its start.
+                // The last days of the ruler continue at its start.
                 const left = scale.x(wrap(yearDay(on) + week * WEEK));
                 return supplied.map(({ want }, i) => {
                     const amount = weeks[i]?.[week] ?? 0;
@@ -113,7 +113,7 @@ function Stack({ scale, supplied, on, by, missed, unit }: Shown & { unit: Unit }
     );
 }
 
-/** A crop: eight years in ten as a band and half of them as a line, this season's half beside it; its sowings as ticks. */
+/** A crop: eight years in ten as a band and half of them as a line, with this season's half beside it; its plantings as ticks. */
 function CropRow({
     scale,
     one,
@@ -138,7 +138,7 @@ function CropRow({
         line
             .map((share, week) => {
                 const left = x(week);
-                // A line that goes on at the ruler's start is begun again.
+                // A line that continues at the ruler's start is started again.
                 const begin = week === 0 || left < x(week - 1) ? 'M' : 'L';
                 return `${begin}${left} ${y(share)}H${Math.min(left + width, scale.width)}`;
             })

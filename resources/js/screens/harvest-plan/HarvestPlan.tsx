@@ -22,7 +22,7 @@ const DAYS = 180;
 
 const NONE: Want[] = [];
 
-/** A household's or a stall's need, week by week: what to sow when so that it is met, and what a missed sowing does. */
+/** What a household or a market stand needs, week by week: what to sow when to meet it, and what a missed planting would cost. */
 export function HarvestPlan() {
     const { zone = '' } = useParams();
     const [params, setParams] = useSearchParams();
@@ -129,7 +129,7 @@ export function HarvestPlan() {
     );
 }
 
-/** Years this season may go on as; zero where it is not told. */
+/** Years with which this season may continue; zero if not known. */
 function seasons(supplied: Supplied[], by: By): number {
     return Math.max(0, ...supplied.map(({ data }) => data?.[by].season?.members ?? 0));
 }
@@ -224,7 +224,7 @@ function Sowings({ zone, supplied, by, on }: { zone: string; supplied: Supplied[
     );
 }
 
-/** Week by week: usually, in the years on record, and this season. */
+/** Week by week: typically, in the years on record, and this season. */
 function Weeks({ zone, supplied, by, on }: { zone: string; supplied: Supplied[]; by: By; on: string }) {
     const { data: crops } = useCrops();
     return (

@@ -8,10 +8,10 @@ export type Succession = Schema['Succession'];
 export type Plan = Schema['SuccessionPlan'];
 export type Sowing = Plan['sowings'][number];
 
-/** What a crop is counted in. */
+/** The unit of a crop. */
 export type Unit = 'kg' | 'stems';
 
-/** A crop and how much of it is wanted a week, in its own unit. */
+/** A crop and how much of it is needed per week, in its own unit. */
 export type Want = Schema['HarvestNeed'];
 
 export type Supplied = { want: Want; data: Succession | undefined; error: Error | null };
@@ -22,7 +22,7 @@ export function unitOf({ data }: Supplied): Unit {
 
 const planKey = (zone: string) => zoneKey(zone, 'harvest-plan');
 
-/** What the zone’s gardens are to give, as the office keeps it. */
+/** What the zone’s gardens should produce, as saved in the office. */
 export function useHarvestPlan(zone: string) {
     return useQuery({
         queryKey: planKey(zone),
@@ -43,7 +43,7 @@ export function useSaveHarvestPlan(zone: string) {
     });
 }
 
-/** Sowings of each crop that give what is wanted, from a day of the year on. */
+/** Plantings of each crop that supply what is needed, from a day of the year on. */
 export function useSupply(zone: string, wants: Want[], on: string, days: number): Supplied[] {
     const found = useQueries({
         queries: wants.map(({ crop, amount }) => ({

@@ -5,8 +5,8 @@ export type By = 'even' | 'fixed';
 const WEEK = 7;
 
 /**
- * What is picked of a crop in each week after the first day: of sowings that were not missed, each giving what is wanted while it is
- * picked.
+ * The harvest of a crop in each week after the first day: from plantings that were not missed, each supplying what is needed while it is in
+ * harvest.
  */
 export function weekly({ want, data }: Supplied, by: By, missed: Set<string>): number[] {
     const sowings = (data?.[by].sowings ?? []).filter((sowing) => !missed.has(keyOf(want.crop, by, sowing)));
@@ -22,7 +22,7 @@ export function weekly({ want, data }: Supplied, by: By, missed: Set<string>): n
     });
 }
 
-/** A line of sowings in harvest day by day as what is picked in each week, each sowing giving so much in a week. */
+/** The number of plantings in harvest day by day, as the harvest in each week, where each planting gives this amount per week. */
 export function weeksOf(line: number[], amount: number): number[] {
     return Array.from({ length: Math.ceil(line.length / WEEK) }, (_, week) => {
         const days = line.slice(week * WEEK, week * WEEK + WEEK);
@@ -30,7 +30,7 @@ export function weeksOf(line: number[], amount: number): number[] {
     });
 }
 
-/** Weeks of this season that give less than half of what is wanted, in half of the years it may go on as; null: it is not told. */
+/** Weeks of this season that give less than half of what is needed, in half of the years with which it may continue; null: not known. */
 export function shortThisSeason(plan: Plan, amount: number): number | null {
     return plan.season && hungerAndGlut(weeksOf(plan.season.middle, amount), amount).hunger;
 }
@@ -40,8 +40,8 @@ export function keyOf(crop: string, by: By, sowing: Sowing): string {
 }
 
 /**
- * Weeks between the first harvest and the last of all crops, and how many of them give less than half of what is wanted, or more than half
- * again.
+ * Weeks between the first and the last harvest of all crops, and how many of them give less than half of what is needed, or more than one
+ * and a half times.
  */
 export function hungerAndGlut(totals: number[], wanted: number): { weeks: number; hunger: number; glut: number } {
     const first = totals.findIndex((amount) => amount > 0);

@@ -9,10 +9,10 @@ import { Welcome } from './Welcome';
 import { ZoneMap } from './ZoneMap';
 import { useAttention, type Attention, type Matter } from './queries';
 
-/** So many of what a sentence lists are told; the others are counted. */
+/** How many items a sentence lists; the others are counted. */
 const LISTED = 3;
 
-/** Where each kind of matter is seen to. */
+/** The screen on which each kind of matter is handled. */
 const SCREEN: Record<string, string> = {
     'frost-tonight': 'today',
     frost: 'today',
@@ -36,7 +36,7 @@ const SCREEN: Record<string, string> = {
 
 const URGENCIES = ['tonight', 'week', 'decide'] as const;
 
-/** What needs somebody, by when; the zones beside it. */
+/** What needs attention, and by when, with the zones beside it. */
 export function Home() {
     const { data: session } = useSession();
     const { data: zones } = useZones();
@@ -114,7 +114,7 @@ function Parts({ parts }: { parts: Matter['parts'] }) {
 
 function Act({ matter }: { matter: Matter }) {
     const says = say(`home.act.${matter.kind}`);
-    // The log of this device has a page of its own.
+    // This device's log has its own page.
     if (matter.kind === 'unsent') return <a href="/log">{says}</a>;
     if (matter.zone === null) return <Link to="/desk/settings/office">{says}</Link>;
     return <Link to={`/desk/zones/${matter.zone}/${SCREEN[matter.kind] ?? 'today'}`}>{says}</Link>;

@@ -8,7 +8,7 @@ export function ZoneMap({ zones, frost }: { zones: Zone[]; frost: string[] }) {
     const { data } = useBoundaries();
     if (!data) return null;
     const frozen = data.filter((zone) => frost.includes(zone.zone));
-    // Districts may lie far from each other, so each has a map; one zone alone needs none.
+    // Districts may be far from each other, so each has a map; a single zone needs none.
     const maps = [...new Set(zones.map((zone) => zone.district))]
         .map((district) => ({
             district,

@@ -6,7 +6,7 @@ export type Attention = paths['/api/attention']['get']['responses'][200]['conten
 
 export type Matter = Attention['matters'][number];
 
-/** What needs somebody in all zones; a zone whose season is not figured yet is asked for alone, and comes when it comes. */
+/** What needs attention in all zones. A zone whose season is not figured yet is requested separately, and appears when it is ready. */
 export function useAttention(): { data: Attention | undefined; figuring: number } {
     const { data } = useQuery({ queryKey: ['zones', 'attention'], queryFn: () => unwrap(api.GET('/api/attention')) });
     const open = data?.zones.filter((zone) => !zone.figured).map((zone) => zone.zone) ?? [];

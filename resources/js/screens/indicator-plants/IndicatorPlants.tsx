@@ -19,7 +19,7 @@ import { cueDraft, useAddCue, useRemoveCue, type Cue } from './queries';
 
 const ROW = 22;
 
-/** Plants that tell the season: when they were seen, what soil and warmth they stand for, and what may be sown on them. */
+/** Indicator plants: when they were seen, what soil and warmth they indicate, and what can be sown then. */
 export function IndicatorPlants() {
     const { zone = '' } = useParams();
     const { data: cues, error } = useCues(zone);
@@ -161,7 +161,7 @@ function OneCue({ zone, cue }: { zone: string; cue: Cue }) {
     );
 }
 
-/** When it was seen this year, or is to be. */
+/** When it was seen this year, or is expected. */
 function when(cue: Cue): string {
     if (cue.this_year) return say('indicator-plants.seen-this-year', { day: dateInWords(cue.this_year) });
     const [early, middle, late] = cue.expected ?? [];

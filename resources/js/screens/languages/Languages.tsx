@@ -10,7 +10,7 @@ import { useTranslate } from './queries';
 
 type Text = Schema['OwnText'];
 
-/** What people wrote that gardeners read: what it is in the other languages, and what is not translated yet. */
+/** What people wrote that gardeners read: its translations, and what is not translated yet. */
 export function Languages() {
     const { data } = useTranslations();
     const mayTranslate = useCan('publish');

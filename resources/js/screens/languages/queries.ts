@@ -3,7 +3,7 @@ import { api, unwrap } from '../../api/client';
 import { useUndoable } from '../../api/undoable';
 import { say } from '../../words/words';
 
-/** Characters of a text that a notice tells it by. */
+/** Characters of a text by which a notice names it. */
 const SHOWN = 40;
 
 export type Said = { language: string; text: string; translation: string; before: string | null };

@@ -3,7 +3,7 @@ import { Problem } from '../../ui/Problem';
 import { say } from '../../words/words';
 import { isOver, useBringTable, useLogImport, type LogImport } from './queries';
 
-/** A table of entries, of another year or another notebook: all of it or none, with what is wrong said row by row. */
+/** A table of entries, from another year or another notebook: all of it or none, with errors listed row by row. */
 export function BringTable({ zone }: { zone: string }) {
     const bring = useBringTable(zone);
     const { data: progress } = useLogImport(zone, bring.data?.id ?? null);
@@ -20,7 +20,7 @@ export function BringTable({ zone }: { zone: string }) {
                 onChange={(event) => {
                     const file = event.currentTarget.files?.[0];
                     if (file) bring.mutate(file);
-                    // The same file, fixed, can be brought again.
+                    // The same file, corrected, can be uploaded again.
                     event.currentTarget.value = '';
                 }}
             />

@@ -4,7 +4,7 @@ import { say } from '../../words/words';
 
 const SHEETS = ['strips', 'a4-24', 'letter-30'];
 
-/** Labels for what stands: crop, variety, day, when it is to come up, to be thinned and picked. */
+/** Labels for what is growing: crop, variety, day, and when to expect emergence, thinning, and harvest. */
 export function Labels({ zone }: { zone: string }) {
     const [sheet, setSheet] = useState('strips');
     return (

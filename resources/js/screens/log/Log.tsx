@@ -11,7 +11,7 @@ import { Labels } from './Labels';
 import { useLines, type Asked, type Line } from './queries';
 import { toldInWords } from './told';
 
-/** The log of a zone: who did what where, by crop, place and date; what was corrected shows what it said before. */
+/** The log of a zone: who did what where, by crop, place, and date; a correction shows what the entry said before. */
 export function Log() {
     const { zone = '' } = useParams();
     const [params, setParams] = useSearchParams();

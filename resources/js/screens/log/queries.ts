@@ -4,7 +4,7 @@ import { makeStale, zoneKey } from '../../api/stale';
 
 export type Line = Schema['LogEntry'];
 
-/** Which lines are looked at; left out: all. */
+/** The filters for entries; left out: all. */
 export type Asked = {
     crop?: string;
     garden?: string;
@@ -44,7 +44,7 @@ export function isOver({ state }: LogImport): boolean {
     return state === 'done' || state === 'failed';
 }
 
-/** How far an import is, until it is over; then the log is read again. */
+/** How far along an import is, until it is done; then the log is loaded again. */
 export function useLogImport(zone: string, id: number | null) {
     const queries = useQueryClient();
     return useQuery({

@@ -4,7 +4,7 @@ import { say } from '../../words/words';
 
 type Told = Schema['ToldOfLine'];
 
-/** What a line says beside its act, crop and place: "4 m, 1.5 kg, good. Flea beetles." */
+/** What an entry says besides its task, crop, and place: "4 m, 1.5 kg, good. Flea beetles." */
 export function toldInWords(told: Told, cues: { id: number; plant: string; stage: string }[]): string {
     const cue = cues.find((one) => one.id === told.cue);
     const parts = [

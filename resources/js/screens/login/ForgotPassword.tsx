@@ -5,7 +5,7 @@ import { Problem } from '../../ui/Problem';
 import { say } from '../../words/words';
 import { usePasswordLink } from './queries';
 
-/** Asks for a link by which a new password can be set. */
+/** Asks for a link with which to set a new password. */
 export function ForgotPassword() {
     const [email, setEmail] = useState('');
     const ask = usePasswordLink();

@@ -5,7 +5,7 @@ import { Link, useNavigate, useSearchParams } from 'react-router';
 import { useLogIn, useLogInWithCode } from './queries';
 import { Problem } from '../../ui/Problem';
 
-/** Where somebody wanted to go before they were asked who they are: a screen of the desk, and nowhere else. */
+/** Where somebody wanted to go before they had to log in: a screen of the desk, and nowhere else. */
 function wanted(to: string | null): string {
     return to !== null && /^\/desk(\/(?!login)[^/\\]|\/?(\?|$))/.test(to) ? to : '/desk';
 }
@@ -67,7 +67,7 @@ function Password({ onEntered }: { onEntered: (waits: boolean) => void }) {
     );
 }
 
-/** The second step, where the password was right. */
+/** The second step, after the right password. */
 function Code({ onEntered }: { onEntered: (waits: boolean) => void }) {
     const [code, setCode] = useState('');
     const logIn = useLogInWithCode();

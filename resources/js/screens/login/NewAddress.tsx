@@ -4,7 +4,7 @@ import { Problem } from '../../ui/Problem';
 import { say } from '../../words/words';
 import { useNewAddress } from './queries';
 
-/** Where the link leads that confirms a new mail address; it takes a press, because mail programs follow links by themselves. */
+/** Where the link leads that confirms a new e-mail address. It takes a click, because mail programs follow links on their own. */
 export function NewAddress() {
     const { secret = '' } = useParams();
     const confirm = useNewAddress(secret);

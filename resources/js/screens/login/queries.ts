@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient, type QueryClient } from '@tansta
 import { logIn, logInWithCode } from '../../access/session';
 import { api, done, unwrap } from '../../api/client';
 
-/** Logs in by one step or the other; what somebody else saw is not shown to the one who logs in. Tells whether a code is asked for. */
+/** Logs in by either step. What somebody else saw is not shown to the person who logs in. Returns whether a code comes next. */
 function useEntering<T>(enter: (queries: QueryClient, with_: T) => Promise<boolean>) {
     const queries = useQueryClient();
     return useMutation({
@@ -20,7 +20,7 @@ export const useLogIn = () => useEntering<{ email: string; password: string }>(l
 
 export const useLogInWithCode = () => useEntering<string>(logInWithCode);
 
-/** Whom an invitation is for. */
+/** The person an invitation is for. */
 export function useInvited(secret: string) {
     return useQuery({
         queryKey: ['invited', secret],
@@ -33,7 +33,7 @@ export function useJoin(secret: string) {
     return useMutation({
         mutationFn: (body: { name: string; password: string }) =>
             unwrap(api.POST('/api/invited/{secret}', { params: { path: { secret } }, body })),
-        // Whoever was logged in here before is not any more.
+        // Whoever was logged in here before no longer is.
         onSuccess: () => window.location.assign('/desk'),
     });
 }

@@ -12,7 +12,7 @@ const LINES = ['name', 'mail', 'phone', 'licence'] as const;
 const MARKS = ['leaf', 'frost', 'clay', 'plum', 'stone'] as const;
 const TEXTS = ['address', 'hours'] as const;
 
-/** The office behind the calendars: what gardeners read of it, how editions are signed, and the mail that would have gone out. */
+/** The office behind the calendars: what gardeners read about it, how editions are signed, and the mail that would have been sent. */
 export function OfficeSettings() {
     const { data: office } = useOffice();
     if (!office) return null;
@@ -132,7 +132,7 @@ function Form({ office }: { office: Office }) {
     );
 }
 
-/** Units and dates, for everybody at the desk who chose none; and the confidence that new zones begin with. */
+/** Units and dates for everybody at the desk who chose none, and the confidence level of new zones. */
 function HowItReads({
     mayEdit,
     edited,

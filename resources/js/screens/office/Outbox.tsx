@@ -3,7 +3,7 @@ import { dateInWords } from '../../time/days';
 import { say } from '../../words/words';
 import { useOutbox } from '../../api/office';
 
-/** Mail that would have gone out, for as long as no mail server is named. */
+/** Mail that would have been sent, until a mail server is named. */
 export function Outbox() {
     const may = useCan('read-mail');
     const { data } = useOutbox(may);

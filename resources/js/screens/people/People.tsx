@@ -20,7 +20,7 @@ const ROLES: Role[] = ['volunteer', 'reviewer', 'educator', 'administrator'];
 
 const roles = ROLES.map((role) => ({ value: role, label: say(`role.${role}`) }));
 
-/** Who may log in and as what, and who is invited to. */
+/** Who may log in and with which role, and who is invited. */
 export function People() {
     const { data, error } = usePeople();
     const withdraw = useWithdrawInvitation();
@@ -74,7 +74,7 @@ export function People() {
 
 const DAY_MS = 86_400_000;
 
-/** In days of the real clock, which links go by in the demonstration too. */
+/** In days of the real clock, which links follow in the demonstration too. */
 const daysLeft = (until: string) => Math.ceil((Date.parse(until) - Date.now()) / DAY_MS);
 
 function Everybody({ people }: { people: Person[] }) {
@@ -143,7 +143,7 @@ function Everybody({ people }: { people: Person[] }) {
     );
 }
 
-/** Removing cannot be undone, so it is asked for in a place of its own, with what becomes of the name. */
+/** Removing somebody cannot be undone, so it is confirmed separately, along with what happens to their name. */
 function Remove({ person, onDone }: { person: Person; onDone: () => void }) {
     const [keep, setKeep] = useState(true);
     const remove = useRemovePerson();

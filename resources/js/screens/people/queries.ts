@@ -12,7 +12,7 @@ export function usePeople() {
     return useQuery({ queryKey: PEOPLE, retry: false, queryFn: () => unwrap(api.GET('/api/people')) });
 }
 
-/** An act on people; the list is asked for again after it, whether it was done or refused. */
+/** A change to people; the list is loaded again afterward, whether it was made or refused. */
 function usePeopleAct<T>(act: (with_: T) => Promise<unknown>) {
     const queries = useQueryClient();
     return useMutation({ mutationFn: act, onSettled: () => queries.invalidateQueries({ queryKey: PEOPLE }) });
@@ -28,7 +28,7 @@ export const useWithdrawInvitation = () =>
 
 type PersonChange = { id: number; role?: Role; active?: boolean; second_factor?: false };
 
-/** A second step that is turned off is set up again by the person alone. */
+/** Once a second step is turned off, only the person can set it up again. */
 export function useChangePerson() {
     const queries = useQueryClient();
     const stale = () => queries.invalidateQueries({ queryKey: PEOPLE });

@@ -177,7 +177,7 @@ function Password() {
     );
 }
 
-/** Where they are logged in; anywhere but here they can log out from here. */
+/** Where they are logged in; they can log out everywhere else from here. */
 function Logins({ account }: { account: AccountData }) {
     const end = useEndLogin();
     return (

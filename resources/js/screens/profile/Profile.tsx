@@ -7,7 +7,7 @@ import { languageName, say } from '../../words/words';
 import { Account } from './Account';
 import { useLogOut, useSaveProfile } from './queries';
 
-/** What a person chooses for themselves: units, how dates are written, and the zone the desk opens on. */
+/** What people choose for themselves: units, date style, and the zone their desk opens on. */
 export function Profile() {
     const { data: session } = useSession();
     const { data: zones } = useZones();
@@ -36,7 +36,7 @@ export function Profile() {
             <Button size="xs" variant="default" onClick={() => logOut.mutate()} loading={logOut.isPending}>
                 {say('desk.log-out')}
             </Button>
-            {/* Until the second step that the office asks for is set up, nothing else is open. */}
+            {/* Until the second step that the office requires is set up, nothing else is open. */}
             {!user.must_set_second_factor && (
                 <form
                     style={{ maxWidth: '24rem' }}

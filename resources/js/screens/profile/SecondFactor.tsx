@@ -5,7 +5,7 @@ import { Problem } from '../../ui/Problem';
 import { say } from '../../words/words';
 import { useBeginSecondFactor, useConfirmSecondFactor, useEndSecondFactor, type AccountData } from './queries';
 
-/** A code of the phone as a second step of logging in: set up, with recovery codes shown once, and turned off. */
+/** A phone's code as the second step of logging in: set up, with recovery codes shown once, and turned off. */
 export function SecondFactor({ account }: { account: AccountData }) {
     const { on, demanded, recovery_codes: left } = account.second_factor;
     const begin = useBeginSecondFactor();

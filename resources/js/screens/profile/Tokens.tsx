@@ -10,7 +10,7 @@ const SCOPES: Scope[] = ['read-zones', 'write-log', 'report-readings'];
 
 const DAYS = [30, 90, 365] as const;
 
-/** What a person's programs get in with: made here, shown once, and ended here. */
+/** Tokens for a person's programs: created here, shown once, and ended here. */
 export function Tokens() {
     const { data: tokens } = useTokens();
     const end = useEndToken();

@@ -6,7 +6,7 @@ import { readAsChosen } from '../../words/remembered';
 
 type Chosen = paths['/api/profile']['put']['requestBody']['content']['application/json'];
 
-/** Saves what a person chose for themselves; everything is read again in it. */
+/** Saves what a person chose; everything is loaded again with it. */
 export function useSaveProfile() {
     return useMutation({
         mutationFn: async (body: Chosen) => {
@@ -14,7 +14,7 @@ export function useSaveProfile() {
             if (session.user) readAsChosen(session.user);
             return session;
         },
-        // Words that were said already are in the units from before.
+        // Words already on screen are in the earlier units.
         onSuccess: () => window.location.reload(),
     });
 }
@@ -39,7 +39,7 @@ export function useAccount() {
     return useQuery({ queryKey: ACCOUNT, queryFn: () => unwrap(api.GET('/api/profile/account')) });
 }
 
-/** An act on one's account; what it is like afterward is known at once. */
+/** A change to the person's account; its new state is known at once. */
 function useAccountAct<T>(act: (with_: T) => Promise<AccountData>) {
     const queries = useQueryClient();
     return useMutation({

@@ -12,7 +12,7 @@ import { Problem } from '../../ui/Problem';
 
 const MOST_MIB = 240;
 
-/** Brings a station's file: says whose it is, shows what was understood, and only then keeps it. */
+/** Uploads a station's file: asks whose it is, shows how it was read, and only then saves it. */
 export function BringFile({
     zone,
     stations,
@@ -24,7 +24,7 @@ export function BringFile({
 }) {
     const [file, setFile] = useState<File | null>(null);
     const [choices, setChoices] = useState<ReadingChoices>({});
-    // The same file sent again after an answer that got lost is kept once.
+    // The same file sent again after its answer got lost is saved once.
     const [key, setKey] = useState(() => crypto.randomUUID());
     const tooLarge = file !== null && file.size > MOST_MIB * 1024 * 1024;
     const preview = useRecordPreview(zone.slug, tooLarge ? null : file, choices);
@@ -39,7 +39,7 @@ export function BringFile({
         setChoices(overruled);
     };
     const understood = preview.data;
-    // Of a file with several stations, the one shown is the one kept.
+    // From a file with several stations, the one shown is the one saved.
     const station = understood && understood.stations.length > 1 ? (understood.station ?? undefined) : choices.station;
     const isNew = choices.to_station === 'new';
     return (
@@ -108,7 +108,7 @@ export function BringFile({
     );
 }
 
-/** For whoever has no file yet: made-up temperatures, chosen as if they had been picked from the computer, or to look at first. */
+/** For people who have no file yet: made-up temperatures, as if they had been chosen from the computer, or to look at first. */
 function SampleFile({ zone, onFile }: { zone: string; onFile: (file: File) => void }) {
     const address = `/desk-files/zones/${zone}/sample-climate-file.csv`;
     const fetching = useMutation({
@@ -133,7 +133,7 @@ function SampleFile({ zone, onFile }: { zone: string; onFile: (file: File) => vo
     );
 }
 
-/** Whose file it is: a station's that is known, or a new one's. */
+/** Whose file it is: a known station's, or a new one's. */
 function OfStation({
     stations,
     choices,

@@ -3,7 +3,7 @@ import { NativeSelect } from '@mantine/core';
 import { useSearchParams } from 'react-router';
 import { useClimate, useRain, useZones } from '../../api/zones';
 
-/** What a zone is held against, as the address has it: another zone, or other years of the same; no name: nothing. */
+/** What a zone is compared with, according to the address: another zone, or other years of the same; no name: nothing. */
 function useAgainst(zone: string) {
     const [params] = useSearchParams();
     const { data: zones } = useZones();
@@ -20,21 +20,21 @@ function useAgainst(zone: string) {
     };
 }
 
-/** The climate that a zone's is held against; none where it is held against nothing. */
+/** The climate that a zone's is compared with; none if it is compared with nothing. */
 export function useCompared(zone: string) {
     const { other, period, name } = useAgainst(zone);
     const { data, error } = useClimate(other, period);
     return name === null ? { name, data: undefined, error: null } : { name, data, error };
 }
 
-/** The rain that a zone's is held against; the same. Null where nobody measured it there. */
+/** The rain that a zone's is compared with, likewise. Null if nobody measured it there. */
 export function useRainCompared(zone: string) {
     const { other, period, name } = useAgainst(zone);
     const { data, error } = useRain(other, period);
     return name === null ? { name, data: undefined, error: null } : { name, data, error };
 }
 
-/** Chooses it; periods are halves of the record and its latest fifteen years. */
+/** Chooses it; periods are halves of the record, and its latest fifteen years. */
 export function Compare({ zone, seasons }: { zone: string; seasons: number[] }) {
     const [params, setParams] = useSearchParams();
     const { data: zones } = useZones();

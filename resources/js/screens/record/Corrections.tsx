@@ -7,7 +7,7 @@ import { asRead } from '../../words/units';
 import { say } from '../../words/words';
 import { useCorrections, useDecideOnCorrections } from './queries';
 
-/** What devices report differently from days the record already has: it changes nothing until somebody decides. */
+/** What devices report differently from days already on record: it changes nothing until somebody decides. */
 export function Corrections({
     zone,
     stations,

@@ -14,7 +14,7 @@ import { useDateCursor } from '../../time/cursor';
 
 type ClimateData = { ruler: Schema['Ruler']; climate: Schema['Climate'] };
 
-/** Soil, air and light: the normal course with one year laid over it, and the dates read off them. */
+/** Soil, air, and light: the normal course with one year drawn over it, and the dates that follow from them. */
 export function Course({ zone, data }: { zone: string; data: ClimateData }) {
     const { data: session } = useSession();
     const { day, set } = useDateCursor();
@@ -117,7 +117,7 @@ export function Course({ zone, data }: { zone: string; data: ClimateData }) {
 type Site = Schema['Climate']['sites'][number];
 type Year = ReturnType<typeof useYearCourse>['data'];
 
-/** What a day is usually like, and how it was in the year laid over. */
+/** What a day is normally like, and how it was in the chosen year. */
 function OnDay({
     ruler,
     climate,
@@ -259,7 +259,7 @@ function Numbers({ zone, ruler, climate, site, course }: ClimateData & { zone: s
 
 const SHOWN = [5, 7, 10, 12, 15, 18];
 
-/** A row a site, a column a temperature: the date in half the years, and in four out of five. */
+/** One row per site, one column per temperature: the date in half of the years, and in four out of five. */
 function SoilDates({ climate }: { climate: Schema['Climate'] }) {
     return (
         <div className="scroll" tabIndex={0}>

@@ -7,7 +7,7 @@ import { Problem } from '../../ui/Problem';
 import { say } from '../../words/words';
 import { useAddDevice, useDevices, useEndDevice } from './queries';
 
-/** Devices that report for the stations by themselves; a new one is told its token once. */
+/** Devices that report for the stations on their own; the token of a new one is shown once. */
 export function Devices({
     zone,
     stations,

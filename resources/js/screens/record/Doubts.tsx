@@ -13,7 +13,10 @@ import { Problem } from '../../ui/Problem';
 
 type Value = Schema['DoubtedValue'];
 
-/** Values quality control doubts, by rule and year, with the days around them; the educator's word on them, undoable. */
+/**
+ * Values that quality control questions, by rule and year, with the days around them; the educator's decisions about them, which can be
+ * undone.
+ */
 export function Doubts({ zone, onComputing }: { zone: string; onComputing: (computation: number) => void }) {
     const { data: stations } = useStations(zone);
     const [station, setStation] = useState<number | undefined>(undefined);
@@ -92,7 +95,7 @@ export function Doubts({ zone, onComputing }: { zone: string; onComputing: (comp
     );
 }
 
-/** A doubted value with the days around it, what was decided on it, and the reason asked for before it counts. */
+/** A questionable value with the days around it and the decision; it asks for the reason before the decision counts. */
 function Doubt({
     value,
     year,
@@ -101,7 +104,7 @@ function Doubt({
     station,
 }: {
     value: Value;
-    /** its year, where it is the first of it */
+    /** its year, if it is the first in it */
     year: string;
     mayDecide: boolean;
     decide: ReturnType<typeof useDecision>;
@@ -200,7 +203,7 @@ function Around({ value }: { value: Value }) {
     );
 }
 
-/** How many values each rule doubts, by year. */
+/** How many values each rule questions, by year. */
 function ByYear({ values }: { values: Value[] }) {
     const years = [...new Set(values.map((value) => value.date.slice(0, 4)))].sort();
     const rules = [...new Set(values.flatMap((value) => value.doubts))];
@@ -237,7 +240,7 @@ function ByYear({ values }: { values: Value[] }) {
     );
 }
 
-/** A value no rule doubts can be left out as well. */
+/** A value that no rule questions can be left out as well. */
 function LeaveOut({
     decide,
     station,

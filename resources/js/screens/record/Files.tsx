@@ -12,7 +12,7 @@ import { Devices } from './Devices';
 import { Stations } from './Stations';
 import { Problem } from '../../ui/Problem';
 
-/** Where the record comes from: stations in order, the files brought, and bringing another. */
+/** Where the record comes from: stations in order, the uploaded files, and uploading another. */
 export function Files({ zone, onComputing }: { zone: Zone; onComputing: (computation: number) => void }) {
     const mayEdit = useCan('edit-zones');
     const { data: imports } = useRecordImports(zone.slug);

@@ -17,7 +17,7 @@ import { Problem } from '../../ui/Problem';
 
 type ClimateData = { ruler: Schema['Ruler']; climate: Schema['Climate'] };
 
-/** Freezes year by year, the chance of one still to come, whether they shift, and how complete the record is. */
+/** Freezes year by year, the chance of another one, whether they shift, and how complete the record is. */
 export function Freezes({ zone, data }: { zone: string; data: ClimateData }) {
     const [threshold, setThreshold] = useState('light-freeze');
     const { day, set } = useDateCursor();
@@ -274,7 +274,7 @@ function freezeInWords(
 const MONTH_LETTERS = 'JFMAMJJASOND';
 const CELL = 9;
 
-/** A column a year, a cell a month: as dark as it is complete. */
+/** One column per year, one cell per month: as dark as it is complete. */
 function Completeness({ years }: { years: { year: number; months: number[] }[] }) {
     const step = Math.min(22, 640 / Math.max(1, years.length));
     return (

@@ -25,10 +25,10 @@ const DEPTHS = [
 
 const COLUMNS = ['date', 'minimum', 'maximum'] as const;
 
-/** Columns to choose from where the file could not be read far enough to name them. */
+/** Columns to choose from if the file could not be read far enough to name them. */
 const UNNAMED = Array.from({ length: 12 }, (_, i) => say('layout.column', { i: i + 1 }));
 
-/** Where a person knows better than the file: unit, order of dates, columns. */
+/** For when a person knows better than the file: units, order of dates, columns. */
 export function Layout({
     names,
     stations,
@@ -39,10 +39,10 @@ export function Layout({
     onChange,
 }: {
     names: string[];
-    /** those of the file, where it has several to choose from */
+    /** those in the file, if it has several to choose from */
     stations: { station: string; first: string; last: string }[];
     station: string | null;
-    /** rain and snow, where the file has them */
+    /** rain and snow, if the file has them */
     depths: Schema['RecordPreview']['depths'];
     hasRecord: boolean;
     choices: ReadingChoices;
@@ -55,7 +55,7 @@ export function Layout({
             onChange({ ...choices, columns: undefined });
             return;
         }
-        // Three columns are chosen together; the others start from the first ones still free.
+        // Three columns are chosen together; the others start with the first ones still free.
         const next = { ...(chosen ?? free(Number(value), what)), [what]: Number(value) };
         onChange({ ...choices, columns: next });
     };
@@ -138,7 +138,7 @@ export function Layout({
     );
 }
 
-/** The units of rain and snow, where the file has them: without one in its heading they follow from the temperatures'. */
+/** The units of rain and snow, if the file has them; without one in the heading, they follow from the temperatures'. */
 function Depths({
     depths,
     choices,

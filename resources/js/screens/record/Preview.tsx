@@ -11,12 +11,12 @@ const ORDERS = {
     'month-first': say('common.month-first'),
 };
 
-/** Fewer cold seasons than this make a first guess of every date. */
+/** With fewer cold seasons than this, every date is preliminary. */
 const ENOUGH_SEASONS = 10;
 
 const UNITS = { celsius: '°C', 'tenths-celsius': say('common.tenths-of-c'), fahrenheit: '°F' };
 
-/** What was understood of a file, before anything is saved. */
+/** How a file was read, before anything is saved. */
 export function Preview({
     preview,
     busy,
@@ -185,7 +185,7 @@ function shown(celsius: number | null): string {
     return celsius === null ? '–' : withMinus(String(toUnits('celsius', celsius, units())));
 }
 
-/** Rows that cannot be read, and values that are kept and not used. */
+/** Rows that cannot be read, and values that are kept but not used. */
 function LeftOut({ preview }: { preview: RecordPreview }) {
     return (
         <>
@@ -230,7 +230,7 @@ function LeftOut({ preview }: { preview: RecordPreview }) {
     );
 }
 
-/** A column a year, as high as the share of its days that are on record. */
+/** One column per year, as tall as the share of its days that are on record. */
 function Completeness({ years }: { years: RecordPreview['years'] }) {
     const width = 560;
     const step = width / Math.max(1, years.length);

@@ -78,7 +78,7 @@ export function Rain({ zone, ruler }: { zone: string; ruler: Schema['Ruler'] }) 
 
 const amount = (mm: number | null) => (mm === null ? '–' : say(ofRain(mm)));
 
-/** What is held against the zone's own: the same part of another sheet, and what that is called. */
+/** What the zone's own is compared with: the same part of another sheet, and its name. */
 type Against<Part extends keyof Sheet> = { others: Sheet[Part] | undefined; name: string | null };
 
 function Months({ months, others, name }: { months: Sheet['months'] } & Against<'months'>) {

@@ -13,7 +13,7 @@ import { Problem } from '../../ui/Problem';
 
 type Calibration = Schema['Calibration'];
 
-/** Probe readings held against the soil model of a site; what they say can be kept as a site of the zone. */
+/** Probe readings compared with a site's soil model; the result can be saved as a site of the zone. */
 export function Readings({ zone }: { zone: string }) {
     const mayEdit = useCan('edit-sites');
     const { data: sites } = useSites();

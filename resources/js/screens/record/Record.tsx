@@ -29,12 +29,12 @@ const PARTS = [
 /** The address of the choice of years: …/record/freezes#years-used. */
 const YEARS_USED = 'years-used';
 
-/** Puts the keyboard there when the address names it: the browser looked before the choice was on the screen. */
+/** Moves keyboard focus there if the address names it: the browser looked before the choice was on the screen. */
 function focusIfNamed(field: HTMLElement | null) {
     if (field && window.location.hash === `#${YEARS_USED}`) field.focus();
 }
 
-/** A zone's record: what it tells of the place, how far to trust it, and where it comes from. */
+/** A zone's record: what it says about the place, how far to trust it, and where it comes from. */
 export function Record() {
     const { zone: slug = '', part } = useParams();
     const mayEdit = useCan('edit-zones');

@@ -12,7 +12,7 @@ import { Problem } from '../../ui/Problem';
 
 type Station = Schema['Station'];
 
-/** The stations of a zone: the primary one, those that fill in after it, what each is corrected by and gives. */
+/** The stations of a zone: the primary one, those that fill gaps after it, how each is adjusted, and what it supplies. */
 export function Stations({
     zone,
     data,
@@ -127,7 +127,7 @@ export function Stations({
     );
 }
 
-/** A station: edited in place by who may. */
+/** A station, edited in place by those who may. */
 function Row({
     station,
     i,
@@ -230,7 +230,7 @@ function Row({
     );
 }
 
-/** "from Packing Shed 13 Sep 2004 to 20 Sep 2004, 9 Oct 2008; from Ferry Landing 2 Jan 2011". */
+/** "from Packing Shed Sep 13, 2004 to Sep 20, 2004, Oct 9, 2008; from Ferry Landing Jan 2, 2011". */
 function fillings(spans: Schema['Stations']['filled_in']): string {
     const by = new Map<string, string[]>();
     for (const span of spans) by.set(span.station, [...(by.get(span.station) ?? []), datesInShort(span.from, span.to)]);

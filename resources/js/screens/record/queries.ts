@@ -5,7 +5,7 @@ import { useUndoable } from '../../api/undoable';
 import { say } from '../../words/words';
 import { makeStale, zoneKey } from '../../api/stale';
 
-/** The climate a zone's windows lean on, or that of a period of cold seasons. */
+/** The climate a zone's windows are based on, or that of a period of cold seasons. */
 export function useYearCourse(zone: string, year: number) {
     return useQuery({
         queryKey: zoneKey(zone, 'climate', year),
@@ -29,17 +29,17 @@ export function useQuality(zone: string, station?: number) {
     });
 }
 
-/** A file is one and the same as long as these are; a query's key cannot hold the file itself. */
+/** A file is the same as long as these are; a query's key cannot contain the file itself. */
 const sameFile = (file: File | null) => file && [file.name, file.size, file.lastModified];
 
-/** What is understood of a file stands until the file or a choice changes, and is not kept for later. */
+/** How a file was read is valid until the file or a choice changes, and is not kept for later. */
 const OF_A_FILE = { staleTime: Infinity, gcTime: 0, retry: false } as const;
 
-/** What is understood of a station's file, read as chosen; nothing is saved by it. */
+/** How a station's file is read with these choices; nothing is saved. */
 export function useRecordPreview(zone: string, file: File | null, choices: ReadingChoices) {
     return useQuery({
         ...OF_A_FILE,
-        // A new station's name and height change nothing of how its file is read.
+        // A new station's name and elevation do not change how its file is read.
         queryKey: [
             'preview',
             zone,
@@ -59,7 +59,7 @@ export function useRecordPreview(zone: string, file: File | null, choices: Readi
     });
 }
 
-/** Keeps a station's file and has the zone computed with it. */
+/** Saves a station's file and has the zone computed with it. */
 export function useImportRecord(zone: string, onComputing: (computation: number) => void) {
     return useMutation({
         mutationFn: ({ file, choices }: { file: File; choices: ReadingChoices }) => {
@@ -75,7 +75,7 @@ export function useImportRecord(zone: string, onComputing: (computation: number)
     });
 }
 
-/** Goes back to the record as a file brought earlier left it. */
+/** Goes back to the record as an earlier upload left it. */
 export function useImportAgain(onComputing: (computation: number) => void) {
     return useMutation({
         mutationFn: (id: number) =>
@@ -84,7 +84,7 @@ export function useImportAgain(onComputing: (computation: number) => void) {
     });
 }
 
-/** Probe readings held against the model at a site. */
+/** Probe readings compared with the model at a site. */
 export function useCalibration(zone: string, file: File | null, site: number | undefined, depth: number | undefined) {
     return useQuery({
         ...OF_A_FILE,
@@ -116,7 +116,7 @@ type Decision =
       }
     | { undo: number };
 
-/** Decides on a value, or undoes a decision; tells which computation follows. */
+/** Decides about a value, or undoes a decision; returns the computation that follows. */
 export function useDecision(zone: string, onComputing: (computation: number) => void) {
     const queries = useQueryClient();
     return useMutation({
@@ -148,7 +148,7 @@ export function useSaveStations(zone: string, onComputing: (computation: number)
         refused: (error) => whenStale(error, () => makeStale(queries, zone, 'stations-changed')),
         before: () => queries.getQueryData<Schema['Stations']>(zoneKey(zone, 'stations')),
         done: () => say('notice.stations'),
-        // The answer is of the computation that follows; the edit counted the version on by one.
+        // The answer is about the computation that follows; the edit increased the version by one.
         undo: ({ sent, before }, again) =>
             before ? () => again({ stations: before.stations, version: sent.version + 1 }) : null,
     });
@@ -171,7 +171,7 @@ export function useChooseYears(zone: string, onComputing: (computation: number) 
         refused: (error) => whenStale(error, () => makeStale(queries, zone, 'settings')),
         before: () => queries.getQueryData<Zone>(zoneKey(zone, 'itself')),
         done: () => say('notice.years'),
-        // The answer is of the computation that follows; the edit counted the version on by one.
+        // The answer is about the computation that follows; the edit increased the version by one.
         undo: ({ sent, before }, again) =>
             before ? () => again({ years: before.years ?? null, version: sent.version + 1 }) : null,
     });
@@ -203,7 +203,7 @@ export function useEndDevice(zone: string) {
     });
 }
 
-/** Values that devices report differently from the record, until somebody decides on them. */
+/** Values that devices report differently from the record, until somebody decides about them. */
 export function useCorrections(zone: string) {
     return useQuery({
         queryKey: zoneKey(zone, 'reported-corrections'),

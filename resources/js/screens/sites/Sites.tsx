@@ -24,7 +24,7 @@ const NUMBERS: { key: keyof Numbers; label: string; unit: string; measure?: Meas
     { key: 'offset', label: 'sites.offset', unit: 'sites.readings-add-to-soil-c', measure: 'celsius_more' },
 ];
 
-/** A number of a site as it is read. */
+/** A number of a site as it is shown. */
 function told(value: number, measure: Measure | undefined): string {
     return withMinus(String(measure ? toUnits(measure, value, units()) : value));
 }
@@ -42,10 +42,10 @@ const EMPTY: Numbers & Pick<Site, 'name' | 'note' | 'ground'> = {
 
 type Edited = Partial<Site> & typeof EMPTY;
 
-/** What is typed, and the site it was made on; a new one has none. */
+/** What is typed, and the site it is based on; a new one has none. */
 type Form = { edited: Edited; base: Site | null };
 
-/** Kinds of growing place: how each shifts air, soil and frost against the station. Data, and the educator's to change. */
+/** Kinds of growing sites: how each changes air, soil, and frost compared with the station. They are data, for the educator to change. */
 export function Sites() {
     const mayEdit = useCan('edit-sites');
     const { data: sites } = useSites();
@@ -55,7 +55,7 @@ export function Sites() {
     const save = useSaveSite('site');
     const takeOut = useTakeOutSite();
     const now = sites?.find((site) => site.id === edited?.id);
-    // Somebody else has saved the site meanwhile: what is typed here stays, everything else is theirs.
+    // Somebody else has saved the site in the meantime: what is typed here stays, everything else is theirs.
     useEffect(() => {
         if (now === undefined || base === null || now.version === base.version) return;
         if (edited) keep({ edited: merged(base as Edited, edited, now), base: now });

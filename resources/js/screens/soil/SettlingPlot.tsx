@@ -6,7 +6,7 @@ import type { Figure } from './queries';
 const [WIDTH, HEIGHT] = [262, 150];
 const [LEFT, RIGHT, TOP, BOTTOM] = [40, 8, 8, 18];
 
-/** The figures as they fell, and the line on which they settle. */
+/** The figures as they moved, and the line on which they settle. */
 export function SettlingPlot({ figures, fit }: { figures: Figure[]; fit: Schema['Settling'] | undefined }) {
     const first = figures[0]?.[0] ?? 0;
     const last = Math.max(30, (figures.at(-1)?.[0] ?? 0) - first);

@@ -8,7 +8,7 @@ import { SpotCard } from './SpotCard';
 import { letter, SpotPlot } from './SpotPlot';
 import { TakeReading } from './TakeReading';
 
-/** Soil as it is measured: a reading with the timer, the spots side by side, and what they say against model and usual. */
+/** Measured soil: a reading with the timer, the spots side by side, and how they compare with the model and with normal. */
 export function Soil() {
     const { zone = '' } = useParams();
     const { data, error } = useSoil(zone);

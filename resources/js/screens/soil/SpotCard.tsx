@@ -10,10 +10,12 @@ import { asRead, inCelsius, inCentimetres, moreCelsius } from '../../words/units
 import { say } from '../../words/words';
 import { useSpotCalibration, useWithdrawReading, type Spot } from './queries';
 
-/** Readings that are listed before the table behind has the rest. */
+/** Readings listed before the full table. */
 const LISTED = 4;
 
-/** One spot: its latest reading against model and usual, what that opens, and what all its readings say of the model. */
+/**
+ * One spot: its latest reading compared with the model and with normal, what you can sow, and what all its readings say about the model.
+ */
 export function SpotCard({
     zone,
     spot,
@@ -137,7 +139,7 @@ function clock(hour: number): string {
     return `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`;
 }
 
-/** What the readings of a spot say of the model, which can be kept as a site of the zone. */
+/** What the readings of a spot say about the model; it can be saved as a site of the zone. */
 function Calibrated({ zone, spot }: { zone: string; spot: Spot }) {
     const { data: found, error } = useSpotCalibration(spot.id, true);
     const { data: sites } = useSites();

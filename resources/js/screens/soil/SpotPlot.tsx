@@ -9,12 +9,12 @@ const LEFT = 44;
 const BOTTOM = 24;
 const WEEK = 7;
 
-/** A spot's mark on the plot and beside its name. */
+/** A spot's letter in the chart and beside its name. */
 export function letter(index: number): string {
     return String.fromCharCode(65 + (index % 26));
 }
 
-/** The spots' readings of the last six weeks, each under its letter, over what the model says of open ground and what is usual. */
+/** The spots' readings of the last six weeks, each with its letter, over the model for open ground and the normal course. */
 export function SpotPlot({ data, days }: { data: SoilData; days: NonNullable<SoilData['days']> }) {
     const { ref, width } = useElementSize();
     const wide = Math.max(320, width || 760);

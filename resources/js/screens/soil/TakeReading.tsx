@@ -11,7 +11,7 @@ import { useAddSpot, useFit, useKeepReading, type Figure, type SoilData, type Sp
 import { SettlingPlot } from './SettlingPlot';
 import { useTimer } from './timer';
 
-/** A reading taken with the timer: figures as they fall are typed, or come from the probe, until they settle. */
+/** A reading taken with the timer: figures are typed as they move, or come from the probe, until they settle. */
 export function TakeReading({
     zone,
     data,
@@ -197,7 +197,7 @@ function Figures({ zone, data, spot }: { zone: string; data: SoilData; spot: Spo
     );
 }
 
-/** How deep and when: soil is another at another depth, and warmest in the afternoon. */
+/** How deep and when, because soil differs with depth, and is warmest in the afternoon. */
 function When(props: {
     today: string;
     depth: number | string;

@@ -7,7 +7,7 @@ export type Spot = Schema['SoilSpot'];
 export type Reading = Schema['SoilReading'];
 export type Figure = [seconds: number, celsius: number];
 
-/** What changes the spots or their readings answers with all of them. */
+/** Changes to the spots or their readings return all of them. */
 function useChanged(zone: string) {
     const queries = useQueryClient();
     return (soil: SoilData) => queries.setQueryData(zoneKey(zone, 'soil'), soil);
@@ -45,7 +45,7 @@ export function useWithdrawReading(zone: string) {
     });
 }
 
-/** Where the figures so far settle; asked as soon as there are enough. */
+/** Where the figures so far settle, as soon as there are enough. */
 export function useFit(zone: string, figures: Figure[]) {
     return useQuery({
         queryKey: ['soil-fit', zone, figures],
@@ -56,7 +56,7 @@ export function useFit(zone: string, figures: Figure[]) {
     });
 }
 
-/** What the connected probe shows so many seconds after it was put in. */
+/** What the connected probe shows this many seconds after it was inserted. */
 export function probeFigure(spot: number, seconds: number) {
     return unwrap(api.GET('/api/soil-spots/{spot}/probe', { params: { path: { spot }, query: { seconds } } }));
 }

@@ -7,7 +7,7 @@ const EVERY = 10;
 /** Figures after which any probe has settled. */
 const MOST = 18;
 
-/** A timer that runs from the first figure on, and the figures with their seconds. */
+/** A timer that starts with the first figure, and the figures with their seconds. */
 export function useTimer(spot: number) {
     const [figures, setFigures] = useState<Figure[]>([]);
     const [seconds, setSeconds] = useState(0);
@@ -22,7 +22,7 @@ export function useTimer(spot: number) {
         const ticking = setInterval(() => setSeconds(Math.round((Date.now() - began.current) / 1000)), 1000);
         return () => clearInterval(ticking);
     }, [running]);
-    // Leaving the spot leaves the probe.
+    // Leaving the spot removes the probe.
     const under = useRef(0);
     useEffect(
         () => () => {
@@ -47,7 +47,7 @@ export function useTimer(spot: number) {
         if (figures.length === 0) began.current = Date.now();
         const at = figures.length === 0 ? 0 : (Date.now() - began.current) / 1000;
         const last = figures.at(-1)?.[0] ?? -1;
-        // Two figures typed in the same instant still come one after the other.
+        // Two figures typed at the same instant still come one after the other.
         setFigures([...figures, [Math.max(at, last + 0.1), celsius]]);
     };
     const read = async (from: number) => {

@@ -6,12 +6,12 @@ import { sentence } from './sentences';
 
 const HEIGHT = 26;
 
-/** An act's key: a crop may be sown, set out and started under cover. */
+/** A task's key: a crop may be sown, transplanted, and started indoors. */
 export function keyOf(act: SeasonAct): string {
     return `${act.crop}.${act.route}.${act.act}`;
 }
 
-/** One act: what, its ribbon of the coming nine weeks, and what it means in a sentence. */
+/** One task: its name, its ribbon of the coming nine weeks, and its meaning in a sentence. */
 export function ActRow({ act, chosen, onChoose }: { act: SeasonAct; chosen: boolean; onChoose: () => void }) {
     return (
         <tr id={`act-${keyOf(act)}`} className={chosen ? 'chosen' : undefined} onClick={onChoose}>

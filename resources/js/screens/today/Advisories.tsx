@@ -18,10 +18,10 @@ import {
 
 type Ground = TodayData['grounds'][number];
 
-/** Days an advisory of the educator's own is shown for, unless another day is given. */
+/** Days for which an educator's own advisory is shown, unless another day is given. */
 const SHOWN_FOR = 7;
 
-/** What gardeners are told of this season, and what there is reason to tell them. */
+/** Current advisories for this season, and drafts there is reason for. */
 export function Advisories({ zone, data }: { zone: string; data: TodayData }) {
     const { data: all = [], error } = useAdvisories(zone);
     const mayPublish = useCan('publish');
@@ -111,7 +111,7 @@ function Evidence({ phrases }: { phrases: Ground['evidence'] }) {
     );
 }
 
-/** A draft in the educator's hands: words, and the day after which it is no longer shown. */
+/** A draft for the educator to edit: the text, and the day after which it is no longer shown. */
 function Draft({
     zone,
     ground,

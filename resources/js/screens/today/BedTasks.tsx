@@ -3,16 +3,16 @@ import { useGroundTasks } from '../../api/log';
 import { dateAfter, inShort } from '../../time/days';
 import { say } from '../../words/words';
 
-/** Days ahead that are told of. */
+/** Days ahead that are shown. */
 const AHEAD = 7;
 
 const SHOWN = 8;
 
-/** What the beds ask for in the coming days. */
+/** Tasks in the beds in the coming days. */
 export function BedTasks({ zone, today }: { zone: string; today: string }) {
     const { data } = useGroundTasks(zone, { from: today, to: dateAfter(today, AHEAD) });
     if (!data || data.length === 0) return null;
-    // What begins now comes before what has held for weeks.
+    // What starts now comes before what has been going on for weeks.
     const tasks = [...data.filter((task) => task.on >= today), ...data.filter((task) => task.on < today)];
     return (
         <section>

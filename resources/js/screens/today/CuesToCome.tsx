@@ -4,7 +4,7 @@ import { inShort } from '../../time/days';
 import { CollapsedList } from '../../ui/CollapsedList';
 import { say } from '../../words/words';
 
-/** Plants as a school beside record and thermometer: what was seen this year, what comes next, and what may be sown on it. */
+/** Indicator plants, besides record and thermometer: what was seen this year, what comes next, and what can be sown then. */
 export function CuesToCome({ zone }: { zone: string }) {
     const { data } = useCues(zone);
     const seen = data?.filter((cue) => cue.this_year !== null && cue.used) ?? [];

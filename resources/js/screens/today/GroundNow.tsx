@@ -11,7 +11,7 @@ export function GroundNow({ zone }: { zone: string }) {
     const { data } = useWorkable(zone);
     if (!data) return null;
     const [fit, rest] = [data.grounds.filter(({ fit }) => fit), data.grounds.filter(({ fit }) => !fit)];
-    // Grounds that wait as long as each other are told together.
+    // Kinds of ground that wait equally long are listed together.
     const waits = new Map<string, Ground[]>();
     for (const ground of rest) waits.set(wait(ground), [...(waits.get(wait(ground)) ?? []), ground]);
     return (

@@ -4,11 +4,11 @@ import { inCelsius } from '../../words/units';
 import { say } from '../../words/words';
 import type { SeasonAct, TodayData } from './queries';
 
-/** What was measured lately, held against the soil an act asks for: soil, not the calendar, decides. */
+/** Recent readings compared with the soil a task needs: soil decides, not the calendar. */
 export function Measured({ zone, data, act }: { zone: string; data: TodayData; act: SeasonAct }) {
     const { data: soil } = useSoil(zone);
     const asked = act.soil_min;
-    // A start under cover has its own soil.
+    // Starting indoors has its own soil.
     if (data.by !== 'season' || asked === null || act.set_out_after > 0 || !soil) return null;
     const spots = soil.spots.filter((spot) => spot.now);
     return (

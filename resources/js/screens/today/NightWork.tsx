@@ -5,7 +5,7 @@ import type { TodayData } from './queries';
 
 type Nights = NonNullable<TodayData['nights']>;
 
-/** The evening's work before a freeze: what may be out and would not stand it, and the least cover that would do. */
+/** The evening's work before a freeze: what may be out and would die, and the lightest cover that would save it. */
 export function NightWork({ nights }: { nights: Nights }) {
     if (nights.expected.length === 0) return null;
     const covers = [...new Set(nights.tender.filter((one) => one.stage !== 'under-cover').map((one) => one.cover))];
@@ -56,7 +56,7 @@ export function NightWork({ nights }: { nights: Nights }) {
     );
 }
 
-/** How many, and which they are for whoever wants to know. */
+/** How many, and which ones, for those who want to know. */
 function Folded({ title, items }: { title: string; items: string[] }) {
     return (
         <details>

@@ -8,7 +8,7 @@ import { Measured } from './Measured';
 import { usePacketDays, usePackets, useSavePacket, type View, type SeasonAct, type TodayData } from './queries';
 import { sentence } from './sentences';
 
-/** All there is to say of one act: what waiting costs, how much time is left, and which varieties still fit. */
+/** Everything about one task: what waiting costs, how much time is left, and which varieties still fit. */
 export function Reading({
     zone,
     data,
@@ -120,7 +120,7 @@ export function Reading({
     );
 }
 
-/** The day of the year on which the act, or the transplanting it leads to, is done. */
+/** The day of the year on which the task, or the transplanting it leads to, is done. */
 function sownOn(on: string, act: SeasonAct): string {
     return monthDayOf(dateAfter(on, act.set_out_after));
 }

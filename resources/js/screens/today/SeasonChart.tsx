@@ -10,7 +10,7 @@ const RULER = 34;
 const SOIL = 118;
 const FREEZE = 46;
 
-/** The ruler drawn close, and under it this season's soil with where past years would take it, and the freezes still to come. */
+/** The ruler, enlarged, and under it this season's soil with where past years would take it, and the freezes still ahead. */
 export function SeasonChart({ data }: { data: TodayData }) {
     const { months, weeks } = marks(data.on);
     const height = RULER + (data.soil ? SOIL + FREEZE : 0);
@@ -91,7 +91,7 @@ function SoilPart({ soil, on }: { soil: NonNullable<TodayData['soil']>; on: stri
     );
 }
 
-/** When the soil is expected to be warm enough, where that is yet to come. */
+/** When the soil is expected to be warm enough, if that is still ahead. */
 function readyDots(soil: NonNullable<TodayData['soil']>, on: string, y: (celsius: number) => number) {
     return soil.ready.flatMap(({ celsius, now, dates }) => {
         const date = dates[1];

@@ -5,7 +5,7 @@ import { x } from './seasonScale';
 const TOP = 7;
 const HEIGHT = 16;
 
-/** What an act on each of the coming days comes to, stacked; a bracket over the days that reach the standard. */
+/** How a task done on each of the coming days turns out, stacked; a bracket over the days that reach the confidence level. */
 export function SeasonRibbon({ act }: { act: SeasonAct }) {
     const above = act.totals.map(() => 0);
     return (

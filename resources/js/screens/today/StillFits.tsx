@@ -6,7 +6,7 @@ import { useStillFits } from './queries';
 
 type Fit = Schema['StillFits']['fits'][number];
 
-/** Every crop and variety that still fits the days left, sorted by days to harvest in tens; asked for when it is unfolded. */
+/** Every crop and variety that still fits the days left, sorted by days to harvest in tens; loaded when it is opened. */
 export function StillFits({ zone, on }: { zone: string; on: string }) {
     const [open, setOpen] = useState(false);
     const { data } = useStillFits(zone, on.slice(5), open);

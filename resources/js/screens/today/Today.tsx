@@ -42,7 +42,7 @@ import { useCrops } from '../../api/crops';
 const PILES = ['last-chance', 'go', 'hold-a-week', 'hold', 'fair-chance'] as const;
 const ACTS = ['', 'sow-outdoors', 'plant', 'set-out', 'start-under-cover'];
 
-/** Every seed packet in its pile, on this season as it is; for another date by the record alone. */
+/** Every seed packet in its group, in this season as it is; for another date by the record alone. */
 export function Today() {
     const { zone = '' } = useParams();
     const [params, setParams] = useSearchParams();
@@ -164,10 +164,10 @@ export function Today() {
     );
 }
 
-/** With fewer past years than this, what they come to is a first guess. */
+/** With fewer past years than this, the results are preliminary. */
 const FEW_MEMBERS = 5;
 
-/** What this season is told without: days not reported, an outlook, years enough. */
+/** What is missing from this season: days not reported, an outlook, enough years. */
 function Doubts({ data }: { data: TodayData }) {
     if (data.by !== 'season') return null;
     const silent = daysBetween(data.record_ends, data.today) - 1;
@@ -184,7 +184,7 @@ function Doubts({ data }: { data: TodayData }) {
     );
 }
 
-/** Why this season cannot be told of, and how to read the record alone. */
+/** Why nothing can be said about this season, and how to use the record alone. */
 function Refused({ error, onDate }: { error: Error; onDate: (monthDay: string) => void }) {
     return (
         <main className="page">
@@ -207,7 +207,7 @@ function seen(acts: SeasonAct[], names: Map<string, string[]>, asked: string, wh
     );
 }
 
-/** A date other than today; then it is the record's word alone. */
+/** A date other than today, which is figured from the record alone. */
 function OtherDate({ data, onDate }: { data: TodayData; onDate: (monthDay: string | null) => void }) {
     return (
         <span className="other-date">
@@ -293,7 +293,7 @@ export function again(act: SeasonAct, on: string, starts: string): (typeof AGAIN
 /** What is over for now, by when it comes again. */
 function Over({ acts, on, zone }: { acts: SeasonAct[]; on: string; zone: string }) {
     const { data } = useZone(zone);
-    // The year of the ruler begins with winter.
+    // The year of the ruler starts in winter.
     const starts = data?.hemisphere === 'south' ? '07-01' : '01-01';
     const words = (act: SeasonAct) =>
         act.next
@@ -312,7 +312,7 @@ function Over({ acts, on, zone }: { acts: SeasonAct[]; on: string; zone: string 
     });
 }
 
-/** What this season is made of. */
+/** What this season's answers are based on. */
 function Season({ zone, data }: { zone: string; data: TodayData }) {
     if (data.by === 'record') {
         return (

@@ -7,7 +7,7 @@ type Sowing = Schema['UnderWay'];
 
 const SHOWN = 12;
 
-/** What the log says stands already, and how this season goes on for each: what was seen, otherwise what is to be expected. */
+/** What the log says is growing, and how this season continues for each: what was seen, otherwise what to expect. */
 export function UnderWay({ zone, today }: { zone: string; today: string }) {
     const { data } = useUnderWay(zone);
     if (!data || data.length === 0) return null;
@@ -43,7 +43,7 @@ export function UnderWay({ zone, today }: { zone: string; today: string }) {
     );
 }
 
-/** How much stands already, with the way to it. */
+/** How much is growing, with a link to it. */
 export function StandsAlready({ zone }: { zone: string }) {
     const { data } = useUnderWay(zone);
     if (!data || data.length === 0) return null;
@@ -61,7 +61,7 @@ function begun({ days, under_cover }: Sowing): string {
     return say(under_cover ? 'under-way.under-cover' : 'under-way.sown', { day: day(days.sown ?? '') });
 }
 
-/** A date that was seen stands plain; one that is expected has its span. */
+/** A date that was seen is shown as it is; one that is expected has a range. */
 function span([early, middle, late]: string[]): string {
     return early === late
         ? say('under-way.about', { day: day(middle ?? '') })
@@ -96,7 +96,7 @@ function word({ goes_on, days }: Sowing): string {
     return say('under-way.harvests', { harvests: goes_on.harvests, of: goes_on.of, cold: goes_on.cold });
 }
 
-/** What is sown and should be up: how late it is, and whether seedlings of the same crop wait under cover. */
+/** What is sown and should be up: how late it is, and whether seedlings of the same crop are waiting indoors. */
 function late({ crop, days, goes_on, under_cover }: Sowing, all: Sowing[], today: string): string | null {
     const expected = goes_on?.up?.[2];
     if (under_cover || days.up || !expected || expected >= today) return null;

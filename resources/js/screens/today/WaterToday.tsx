@@ -10,7 +10,7 @@ import { say } from '../../words/words';
 type Bed = Schema['BedWater'];
 type Sowing = Bed['sowings'][number];
 
-/** Which beds are to be watered, today and in the next days; a bed that was watered is logged with one press. */
+/** Which beds need water, today and in the next days; one click logs a bed as watered. */
 export function WaterToday({ zone, today }: { zone: string; today: string }) {
     const { data } = useWaterDue(zone);
     const write = useWriteLine(zone);

@@ -6,7 +6,7 @@ export type TodayData = Schema['Today'];
 export type SeasonAct = Schema['SeasonAct'];
 export type Advisory = Schema['Advisory'];
 
-/** What can be done on a day, at which site and by which standard; left out: today, in open ground, by the zone's. */
+/** What can be done on a day, at which site and confidence level; left out: today, in open ground, at the zone's. */
 export type View = { on?: string; site?: number; standard?: Schema['Standard'] };
 
 export function useToday(zone: string, view: View) {
@@ -18,7 +18,7 @@ export function useToday(zone: string, view: View) {
     });
 }
 
-/** Whether ground can be worked today; null without rain on record of late. */
+/** Whether ground can be worked today; null without recent rain on record. */
 export function useWorkable(zone: string) {
     return useQuery({
         queryKey: zoneKey(zone, 'today', 'workable'),
@@ -26,7 +26,7 @@ export function useWorkable(zone: string) {
     });
 }
 
-/** What can still be sown on a day of the year and come to a harvest. */
+/** What can still be planted on a day of the year and come to harvest. */
 export function useStillFits(zone: string, on: string, enabled: boolean) {
     return useQuery({
         queryKey: zoneKey(zone, 'today', 'still-fits', on),
@@ -35,7 +35,7 @@ export function useStillFits(zone: string, on: string, enabled: boolean) {
     });
 }
 
-/** The crops one has seed of. */
+/** The crops the person has seed of. */
 export function usePackets() {
     return useQuery({ queryKey: ['packets'], queryFn: () => unwrap(api.GET('/api/packets')) });
 }
@@ -49,7 +49,7 @@ export function useSavePacket() {
     });
 }
 
-/** How many days a packet may promise for what is sown, or set out, on a day; by the record. */
+/** The longest days to maturity with which what is sown, or transplanted, on a day still comes to harvest, by the record. */
 export function usePacketDays(zone: string, act: SeasonAct, on: string, view: View) {
     const { crop, route } = act;
     return useQuery({
@@ -66,7 +66,7 @@ export function usePacketDays(zone: string, act: SeasonAct, on: string, view: Vi
     });
 }
 
-/** What gardeners were told, the newest first. */
+/** Advisories to gardeners, newest first. */
 export function useAdvisories(zone: string) {
     return useQuery({
         queryKey: zoneKey(zone, 'advisories'),

@@ -1,6 +1,6 @@
 import { dateAfter, monthInShort } from '../../time/days';
 
-/** Days shown before the day and from it on. */
+/** Days shown before the day, and from it on. */
 export const BACK = 21;
 export const AHEAD = 63;
 
@@ -9,12 +9,12 @@ export const WIDTH = 504;
 
 const DAY = WIDTH / (BACK + AHEAD);
 
-/** Where a day begins, counted from the day the screen is read at. */
+/** Position of a day, counted from the day the screen shows. */
 export function x(day: number): number {
     return (day + BACK) * DAY;
 }
 
-/** Months that begin on the scale, and every Monday. */
+/** Months that start on the scale, and every Monday. */
 export function marks(on: string): { months: { name: string; x: number }[]; weeks: number[] } {
     const months: { name: string; x: number }[] = [];
     const weeks: number[] = [];

@@ -31,7 +31,7 @@ export function sentence(act: SeasonAct): string {
     return parts.filter(Boolean).join('');
 }
 
-/** How the season stands: its soil, whether it is ahead, and the freezes to come. */
+/** How the season is going: its soil, whether it is ahead, and the freezes still ahead. */
 export function position(data: TodayData): string {
     const { position: at, freezes } = data;
     if (!at) return say('today.by-the-record', { years: data.members.length });

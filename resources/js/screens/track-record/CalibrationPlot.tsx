@@ -16,7 +16,7 @@ const RIGHT = 22;
 const TOP = 14;
 const TICKS = [0, 0.2, 0.4, 0.6, 0.8, 1];
 
-/** Promised against kept: a point for each fifth of the promises, with the span a kept promise falls in; on the line they agree. */
+/** Promised compared with kept: a point for each fifth of the promises, with the range a kept promise falls in; on the line, they agree. */
 export function CalibrationPlot({ bins, label }: { bins: Bin[]; label: string }) {
     const x = (share: number) => LEFT + SIDE * share;
     const y = (share: number) => TOP + SIDE * (1 - share);

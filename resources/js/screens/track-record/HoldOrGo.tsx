@@ -9,7 +9,7 @@ import { useJudgeSeason, useSeasonRecord } from './queries';
 
 type Sum = Schema['HoldOrGoSum'];
 
-/** Whether going by this season's counts was right more often than going by the calendar alone. */
+/** Whether deciding by this season's counts was right more often than deciding by the calendar alone. */
 export function HoldOrGo({ zone }: { zone: string }) {
     const { data } = useSeasonRecord(zone);
     if (!data) return null;
@@ -33,7 +33,7 @@ function ToJudge({ zone, done, total }: { zone: string; done: number; total: num
             <p>{say('hold-or-go.what')}</p>
             <Problem error={judge.error} />
             {(done > 0 || judge.isSuccess) && <p role="status">{say('hold-or-go.being-judged', { done, total })}</p>}
-            {/* Judging that was stopped half way goes on; one that is under way is not begun twice. */}
+            {/* Judging that was stopped halfway continues; one in progress is not started twice. */}
             {mayJudge && !judge.isSuccess && (
                 <Button size="xs" variant="default" loading={judge.isPending} onClick={() => judge.mutate()}>
                     {say('hold-or-go.judge')}

@@ -6,10 +6,10 @@ type Log = NonNullable<TrackRecordData['log']>;
 type Judged = Log['in_force'];
 type Side = Judged['inside'];
 
-/** Known from fewer cases than this, it is said to be. */
+/** With fewer cases than this, the screen says so. */
 const FEW = 20;
 
-/** What became of the sowings in the log, inside the published windows and outside them. */
+/** How the plantings in the log turned out, inside the published windows and outside them. */
 export function LoggedRecord({ log }: { log: Log }) {
     const told = ([log.in_force, log.before] as const).map((judged, i) => ({
         judged,

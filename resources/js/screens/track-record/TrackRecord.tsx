@@ -17,10 +17,10 @@ type Kept = NonNullable<TrackRecordData['windows']>;
 type Crop = Kept['crops'][number];
 type Sum = { runs: number; promised: number | null; kept: number | null };
 
-/** Crops that are shown of those that kept their word least. */
+/** How many of the crops that fell short most are shown. */
 const SHOWN = 12;
 
-/** Whether the windows of a zone came true: promised against kept, by what and by whom, and what the log says. */
+/** Whether the windows of a zone came true: promised compared with kept, by various groups, and what the log says. */
 export function TrackRecord() {
     const { zone = '' } = useParams();
     const [params, setParams] = useSearchParams();

@@ -4,10 +4,10 @@ import { zoneKey } from '../../api/stale';
 
 export type TrackRecordData = Schema['TrackRecord'];
 
-/** How long it takes until a zone that is being judged is asked for again, ms. */
+/** Time before a zone that is being judged is checked again, ms. */
 const AGAIN = 1000;
 
-/** Whether a zone's windows came true; asked again while it is being judged. */
+/** Whether a zone's windows came true; checked again while it is being judged. */
 export function useTrackRecord(zone: string, standard: Schema['Standard'] | undefined) {
     return useQuery({
         queryKey: zoneKey(zone, 'windows', 'track-record', standard),
@@ -21,7 +21,7 @@ export function useTrackRecord(zone: string, standard: Schema['Standard'] | unde
 
 const seasonKey = (zone: string) => zoneKey(zone, 'windows', 'track-record', 'season');
 
-/** Whether this season's counts did better than the calendar alone; asked again while that is being judged. */
+/** Whether this season's counts did better than the calendar alone; checked again while that is being judged. */
 export function useSeasonRecord(zone: string) {
     return useQuery({
         queryKey: seasonKey(zone),
@@ -30,14 +30,14 @@ export function useSeasonRecord(zone: string) {
     });
 }
 
-/** Has it judged: it takes minutes. */
+/** Has it judged, which takes minutes. */
 export function useJudgeSeason(zone: string) {
     const queries = useQueryClient();
     return useMutation({
         mutationFn: () => unwrap(api.POST('/api/zones/{zone}/track-record/season', { params: { path: { zone } } })),
         onSuccess: (data) => {
             queries.setQueryData(seasonKey(zone), data);
-            // The first year takes some seconds, and nothing asks before it is done.
+            // The first year takes some seconds, and nothing checks before it is done.
             window.setTimeout(() => void queries.invalidateQueries({ queryKey: seasonKey(zone) }), 10 * AGAIN);
         },
     });

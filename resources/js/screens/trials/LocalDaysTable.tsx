@@ -7,10 +7,7 @@ import { Problem } from '../../ui/Problem';
 import { say } from '../../words/words';
 import { useTakeDays, useUndoDays, type LocalDays } from './queries';
 
-/**
- * Days to maturity as the log tells them, beside the packet's, with how far each was from the first harvest; the educator takes them or
- * not.
- */
+/** Days to maturity from the log, beside the packet's, with how far each was from the first harvest; the educator adopts them or not. */
 export function LocalDaysTable({ zone }: { zone: string }) {
     const { data, error } = useLocalDays(zone);
     const mayTake = useCan('edit-zones');

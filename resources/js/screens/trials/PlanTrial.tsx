@@ -49,7 +49,7 @@ const NOTHING: Draft = {
     beds: [],
 };
 
-/** A trial as it is planned: the question, the crop and its varieties, the waves, how often and where. */
+/** A trial being planned: the question, the crop and its varieties, the waves, how often, and where. */
 export function PlanTrial({ zone, onDone }: { zone: string; onDone: () => void }) {
     const { data: book } = useLogBook(zone);
     const today = useSession().data?.today ?? '2026-01-01';

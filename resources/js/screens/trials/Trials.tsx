@@ -16,7 +16,7 @@ import { PlanTrial } from './PlanTrial';
 import { useCloseTrial, useReopenTrial, type Trial } from './queries';
 import { Verdict } from './Verdict';
 
-/** What the ground was asked and what it answered; and the days crops take here by what was logged. */
+/** Trials and their results; and the days crops take here according to the log. */
 export function Trials() {
     const { zone = '' } = useParams();
     const { data: trials, error } = useTrials(zone);
@@ -124,7 +124,7 @@ function Close({ zone, trial }: { zone: string; trial: Trial }) {
     );
 }
 
-/** A plot as it is drawn, with its words. */
+/** A plot for the chart, with its words. */
 function drawn(trial: Trial, plot: Trial['plots'][number], isFirst: boolean): Plot {
     const days = plot.sowing?.days;
     const sown = (trial.route === 'transplant' ? days?.set_out : days?.sown) ?? days?.sown ?? null;

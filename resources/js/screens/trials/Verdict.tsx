@@ -5,13 +5,13 @@ import type { Trial } from './queries';
 
 const MEASURES: Record<string, Measure> = { metres: 'm', kilograms: 'kg' };
 
-/** A yield, in kg or stems, of a plot or a meter of row, in the reader's units. */
+/** The yield, in kg or stems, of a plot or a meter of row, in the reader's units. */
 function inReaders(value: number, unit: string, byMetre: boolean): number {
     if (unit === 'stems') return byMetre ? perLength(value) : value;
     return toUnits(byMetre ? 'kg_per_m' : 'kg', value, units());
 }
 
-/** Which wave did best, with what was expected of it; and how much that word is worth. */
+/** Which wave did best, with what was expected of it; and how much that result is worth. */
 export function Verdict({ trial }: { trial: Trial }) {
     const { verdict } = trial;
     const amount = (value: number) =>

@@ -48,7 +48,7 @@ export function useReopenTrial(zone: string) {
     });
 }
 
-/** Days to maturity unwrap, or undone; the windows are computed again. */
+/** Adopts local days to maturity, or undoes that; the windows are computed again. */
 function useDaysChanged(zone: string) {
     const queries = useQueryClient();
     return async (data: Schema['LocalDaysHere']) => {

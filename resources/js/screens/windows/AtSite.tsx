@@ -7,7 +7,7 @@ import { Problem } from '../../ui/Problem';
 import { say } from '../../words/words';
 import { useCompute } from './queries';
 
-/** Computes the windows at a site nobody has looked at since the zone was last computed. */
+/** Computes the windows at a site that nobody has looked at since the zone was last computed. */
 export function AtSite({ zone, site }: { zone: string; site: number }) {
     const { data: sites } = useSites();
     const [computation, setComputation] = useState<number | null>(null);

@@ -8,7 +8,7 @@ import { chanceInWords, inWords, monthDay, spanInWords } from '../../time/days';
 import { DerivationTable } from '../../charts/DerivationTable';
 import { outcomesOn } from '../../charts/OutcomeRibbon';
 
-/** Why a crop's dates are what they are, and what a sowing on the cursor's date came to. */
+/** Why a crop's dates are what they are, and how plantings on the cursor's date turned out. */
 export function CropPanel({
     zone,
     crop,

@@ -7,7 +7,7 @@ import type { YearScale } from '../../time/yearScale';
 import { listed, say } from '../../words/words';
 import { inLines, LANE, type Crop } from './rows';
 
-/** Room left of the scale for names and acts, px. */
+/** Room for names and tasks left of the scale, px. */
 export const LABELS = 186;
 
 export const CropRow = memo(function CropRow({
@@ -28,10 +28,10 @@ export const CropRow = memo(function CropRow({
     scale: YearScale;
     starts: string;
     chosen: boolean;
-    /** the one row of all that Tab comes to; arrows go on from it */
+    /** the only row that Tab reaches; arrows continue from it */
     stop: boolean;
     onChoose: (crop: string) => void;
-    /** shows it, whether it was shown or not */
+    /** shows it, whether or not it was shown */
     onOpen: (crop: string) => void;
     /** to the next row, or the one before */
     onStep: (to: number) => void;
@@ -42,7 +42,7 @@ export const CropRow = memo(function CropRow({
             className="row"
             transform={`translate(0 ${y})`}
             onClick={(event) => {
-                // Beside the names a click sets the date as well, and opens the crop.
+                // Beside the names, a click also sets the date and opens the crop.
                 if (event.nativeEvent.offsetX < LABELS) {
                     event.stopPropagation();
                     onChoose(crop.slug);

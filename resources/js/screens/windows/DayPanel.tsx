@@ -6,13 +6,13 @@ import { groundName } from '../../words/grounds';
 import { inCelsius } from '../../words/units';
 import { nextOpening, outcomesOn } from '../../charts/OutcomeRibbon';
 
-/** A window that closes within so many days is a last chance; one that opens later than that is not worth holding for. */
+/** A window that closes within this many days is a last chance; one that opens later than that is not worth waiting for. */
 const LAST_CHANCE = 14;
 const HOLD = 90;
 
 type Item = { key: string; crop: string; name: string; words: string; why?: string; order: number };
 
-/** What a date means here, in words: freeze, soil, light, and every crop: sow it, hold it, or too late. */
+/** What a date means here, in words: freeze, soil, light, and every crop: sow it, wait, or too late. */
 export function DayPanel({
     data,
     ground,
@@ -73,7 +73,7 @@ export function DayPanel({
     );
 }
 
-/** Crops by what the day allows: what closes soonest first, what opens soonest first. */
+/** Crops by what the day allows: soonest to close first, soonest to open first. */
 function sort(data: Windows, day: number): { group: string; items: Item[] }[] {
     const groups: Record<string, Item[]> = {
         'sow-outdoors': [],
@@ -130,7 +130,7 @@ function sort(data: Windows, day: number): { group: string; items: Item[] }[] {
             }
         }
     }
-    // Few zones plant at any one time; an empty heading would only puzzle.
+    // Few zones plant at any one time, and an empty heading would only puzzle people.
     return Object.entries(groups)
         .filter(([group, items]) => group !== 'plant' || items.length > 0)
         .map(([group, items]) => ({

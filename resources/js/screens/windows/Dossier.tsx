@@ -32,7 +32,7 @@ type ReplayedRoute = DossierData['replay'][number];
 type DayRun = ReturnType<typeof runsOn>[number];
 type Route = 'direct' | 'transplant';
 
-/** One crop in one zone: what every sowing date came to in every year, both schools, and the educator's own word. */
+/** One crop in one zone: how every planting date turned out in every year, both methods, and the educator's own dates. */
 export function Dossier() {
     const { zone = '', crop = '' } = useParams();
     const [params, setParams] = useSearchParams();
@@ -42,7 +42,7 @@ export function Dossier() {
     const mayEdit = useCan('edit-zones');
     const { data: crops } = useCrops();
     const navigate = useNavigate();
-    /** The next crop of the book, or the one before; the date stays. */
+    /** The next crop of the book, or the previous one; the date stays. */
     const step = (to: number) => {
         const at = crops?.findIndex((c) => c.slug === crop) ?? -1;
         const next = at === -1 ? undefined : crops?.[at + to];
@@ -234,7 +234,7 @@ function Body({
     );
 }
 
-/** What the calendar's windows leave out of the replay's: days that wait for the soil, and short gaps that are joined. */
+/** How the calendar's windows differ from the replay's: days that wait for the soil, and short gaps that are joined. */
 function HeldForSoil({ route }: { route: ReplayedRoute }) {
     const { raw, held = [], soil_minimum: soil } = route;
     if (!raw || JSON.stringify(raw) === JSON.stringify(route.windows)) return null;
@@ -248,12 +248,12 @@ function HeldForSoil({ route }: { route: ReplayedRoute }) {
     );
 }
 
-/** A day with something to see: the best of the first window; of a crop without one, the day with the best chance. */
+/** A day with something to see: the best of the first window; for a crop without one, the day with the best chance. */
 function bestDay(route: ReplayedRoute): string | undefined {
     return route.evidence?.[0]?.best ?? route.chances?.[0]?.first ?? route.no_window?.nearest;
 }
 
-/** What the day under the cursor came to. */
+/** Outcomes on the day under the cursor. */
 function DayOutcomes({ ribbon, day, last }: { ribbon: Schema['Ribbon']; day: number; last: DayRun | undefined }) {
     return (
         <>
@@ -273,7 +273,7 @@ function DayOutcomes({ ribbon, day, last }: { ribbon: Schema['Ribbon']; day: num
     );
 }
 
-/** Every school's windows, and how the replay differs from each. */
+/** Every method's windows, and how the replay differs from each. */
 function SideBySide({ data, route }: { data: DossierData; route: ReplayedRoute }) {
     const own = ownRoute(data, route.route);
     const rows = [
@@ -315,7 +315,7 @@ function SideBySide({ data, route }: { data: DossierData; route: ReplayedRoute }
     );
 }
 
-/** A window's best day, first harvests and slack. */
+/** A window's best day, first harvests, and days to spare. */
 function Evidence({ route }: { route: ReplayedRoute }) {
     return route.evidence?.map((evidence, i) => (
         <p key={i}>

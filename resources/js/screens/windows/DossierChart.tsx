@@ -13,12 +13,12 @@ const LANE = 12;
 const TOP = 4;
 const RIBBON_HEIGHT = 96;
 
-/** The educator's own dates for a way of growing, where there are any. */
+/** The educator's own dates for a way of growing, if there are any. */
 export function ownRoute(data: Dossier, route: string) {
     return data.crop.school === 'own' ? data.crop.routes.find((r) => r.route === route) : undefined;
 }
 
-/** Under the year ruler: the other schools' windows, the ribbon with the window in force, the runs of the day. */
+/** Under the year ruler: the other methods' windows, the ribbon with the current window, and the day's seasons. */
 export function DossierChart({
     data,
     route,
@@ -139,7 +139,7 @@ function legend(outcomes: Record<string, unknown>): string {
         .join(', ');
 }
 
-/** What is drawn above the windows: those of other schools and, where the calendar's are not the replay's own, the replay's. */
+/** What is drawn above the windows: those of other methods and, if the calendar's are not the replay's own, the replay's. */
 function lanesOf(data: Dossier, route: Dossier['replay'][number]) {
     const raw = route.raw && JSON.stringify(route.raw) !== JSON.stringify(route.windows) ? route.raw : null;
     return [

@@ -2,7 +2,7 @@ import { OtherYears, turnedInWords } from '../../ui/Turned';
 import { say } from '../../words/words';
 import { useTurned, type View } from './queries';
 
-/** That a crop's last 15 years clearly differ from those before, where they do, with the years that would change its dates. */
+/** Notes that a crop's last 15 years clearly differ from those before, if they do, with the years that would change its dates. */
 export function LastYears({
     zone,
     crop,

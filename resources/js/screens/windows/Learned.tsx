@@ -3,7 +3,7 @@ import { useLocalDays, useTrials } from '../../api/log';
 import { dateInWords } from '../../time/days';
 import { say } from '../../words/words';
 
-/** What the ground has taught of a crop: trials that were closed, and days to maturity by what was logged. */
+/** What was learned about a crop here: closed trials, and days to maturity from the log. */
 export function Learned({ zone, crop }: { zone: string; crop: string }) {
     const { data: trials } = useTrials(zone, crop);
     const { data: days } = useLocalDays(zone);

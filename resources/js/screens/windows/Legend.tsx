@@ -2,7 +2,7 @@ import { HATCH, OUTCOMES, REASONS } from '../../charts/Hatches';
 import { BestSign, BracketSign, HatchSign } from '../../charts/Legend';
 import { say } from '../../words/words';
 
-/** What the signs under the ruler stand for. */
+/** The meaning of the signs under the ruler. */
 export function Legend({
     counted,
     chances,
@@ -26,7 +26,7 @@ export function Legend({
     );
 }
 
-/** Outcomes that occur, and where windows are counted back its reasons: each hatch and each word once. */
+/** Outcomes that occur and, if windows are counted back, its reasons: each hatch and each word once. */
 function signs(counted: boolean, occurring: Set<string>): [string, string][] {
     const all = [
         ...OUTCOMES.filter((outcome) => occurring.has(outcome)).map((outcome): [string, string] => [

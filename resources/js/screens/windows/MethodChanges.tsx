@@ -4,7 +4,7 @@ import { Problem } from '../../ui/Problem';
 import { say } from '../../words/words';
 import { useMethodChanges } from './queries';
 
-/** What the latest edition of the method moved in a zone, crop by crop, and by which rule. */
+/** What the latest edition of the method changed in a zone, crop by crop, and by which rule. */
 export function MethodChanges() {
     const { zone = '' } = useParams();
     const { data: changes, error } = useMethodChanges(zone);

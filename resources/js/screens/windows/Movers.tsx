@@ -7,10 +7,10 @@ import { useSensitivity } from './queries';
 
 type Mover = Schema['Mover'];
 
-/** Those that are shown; the rest moves little. */
+/** How many are shown; the rest change little. */
 const SHOWN = 12;
 
-/** What moves a crop's dates most, as bars, so that one knows what to measure next. */
+/** What moves a crop's dates most, as bars, so you know what to measure next. */
 export function Movers({ zone, crop, route }: { zone: string; crop: string; route: 'direct' | 'transplant' }) {
     const [open, setOpen] = useState(false);
     const { data, error } = useSensitivity(zone, crop, route, open);

@@ -15,7 +15,7 @@ type Draft = { school: Schema['School'] | null; reason: string; rows: Row[] };
 
 const NOTHING: Draft = { school: null, reason: '', rows: [] };
 
-/** The educator's own word: another school for this crop, or own dates; with a reason, undoable. */
+/** The educator's own choice: another method for this crop, or own dates; with a reason, and it can be undone. */
 export function OwnDates({ zone, crop, data }: { zone: string; crop: string; data: Schema['Dossier'] }) {
     const [draft, keep, forget] = useKept<Draft>(choiceDraft(zone, crop), NOTHING);
     const { school, reason, rows } = draft;
@@ -153,7 +153,7 @@ function Windows({
     );
 }
 
-/** A day of the year, typed as one writes it or picked from the browser's own calendar; the year picked does not matter. */
+/** A day of the year, typed the way you write it or picked from the browser's own calendar; the year does not matter. */
 function DayField({
     label,
     value,
@@ -182,7 +182,7 @@ function DayField({
                     setTyped(event.currentTarget.value);
                     onChange(readMonthDay(event.currentTarget.value) ?? '');
                 }}
-                // What was understood is said back.
+                // The field then shows how it was understood.
                 onBlur={() => isKnown && setTyped(null)}
             />
             <input

@@ -28,7 +28,7 @@ import { useCrops } from '../../api/crops';
 /** Room right of the scale, px. */
 const RIGHT = 6;
 
-/** Rows within so many pixels of what is seen are drawn, so that all crops scroll smoothly. */
+/** Rows within this many pixels of the visible part are drawn, so all crops scroll smoothly. */
 const AHEAD = 700;
 
 /** Heights of the tools over the ruler and of the legend under the rows, px. */
@@ -130,7 +130,7 @@ export function Sheet({ zone, data, view }: { zone: string; data: Windows; view:
 
 type Part = 'crop' | 'site' | 'standard' | 'by';
 
-/** What is looked at stands in the address, so that it can be sent and gone back to. */
+/** What is on screen is in the address, so it can be shared and gone back to. */
 function useAddress() {
     const [params, setParams] = useSearchParams();
     const set = useCallback(
@@ -149,7 +149,7 @@ function useAddress() {
     return { params, set };
 }
 
-/** Goes to the next crop or the one before, in the order they are seen in; by the arrows, which take the keyboard along. */
+/** Goes to the next crop or the previous one, in the order on screen, with the arrow keys, which move keyboard focus along. */
 function useSteps(rows: Rows, chosen: string | null, open: (crop: string) => void) {
     const step = (to: number) => {
         const at = rows.crops.findIndex(({ crop }) => crop.slug === chosen);
@@ -188,7 +188,7 @@ function useInSight(sheet: RefObject<HTMLElement | null>, rows: Rows, chosen: st
     }, [sheet, top, bottom]);
 }
 
-/** What has to be known before the dates are read. */
+/** What has to be known before reading the dates. */
 function Notes({ zone, data, standard }: { zone: string; data: Windows; standard: View['standard'] }) {
     const { data: here } = useZone(zone);
     const { data: turned } = useTurned(zone, standard);
@@ -231,7 +231,7 @@ function Rows({
     walk,
 }: {
     data: Windows;
-    /** share of years, by sow day, in which the site's ground can be worked; none without rain on record */
+    /** share of years, by sow day, in which the site's ground can be worked; empty without rain on record */
     workable: (number | null)[] | undefined;
     rows: Rows;
     seen: { top: number; height: number };

@@ -3,7 +3,7 @@ import { fromUnits, ofRow } from '../../words/units';
 import { say, units } from '../../words/words';
 import { useRestingDate, useSpares } from './queries';
 
-/** A row that seedlings are counted for, in the person's units. */
+/** The length of row that seedlings are counted for, in the person's units. */
 const ROW = { us: 25, metric: 5 };
 
 /** How many seedlings to raise beside a direct sowing that often fails, from when, and until when they help. */

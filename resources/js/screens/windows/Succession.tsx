@@ -15,7 +15,7 @@ type Plan = Schema['SuccessionPlan'];
 const [WIDTH, HEIGHT, BASE] = [900, 118, 92];
 const LEFT = 8;
 
-/** A crop kept coming: sowings timed for an even harvest beside sowings at a fixed interval, and what both give. */
+/** A continuous harvest of a crop: plantings timed for an even supply beside plantings at a fixed interval, and what both yield. */
 export function Succession({
     zone,
     crop,
@@ -34,7 +34,7 @@ export function Succession({
     const [days, setDays] = useState<number | string>(120);
     const [amount, setAmount] = useState<number | string>('');
     const on = first ?? from;
-    // A day of any year is asked for; the field wants one.
+    // The request is about a day of any year; the field needs one.
     const year = useSession().data?.today.slice(0, 4) ?? '2001';
     const { data, error } = useSuccession(zone, crop, {
         on,
@@ -119,7 +119,7 @@ function dayAfter(on: string, days: number): string {
     return monthDay(wrap(yearDay(on) + days));
 }
 
-/** Sowings as ticks along the bottom, what is in harvest stacked above them; hunger and glut in words. */
+/** Plantings as ticks along the bottom, with what is in harvest stacked above them; shortages and gluts in words. */
 function PlanLine({ name, plan, on, span }: { name: string; plan: Plan; on: string; span: number }) {
     const x = (day: number) => LEFT + (day / span) * (WIDTH - 2 * LEFT);
     const most = Math.max(2, ...plan.usual, ...plan.high);

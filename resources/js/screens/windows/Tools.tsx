@@ -30,7 +30,7 @@ type Props = {
     set: (key: 'site' | 'standard' | 'by', value: string | null) => void;
 };
 
-/** What is found, how it is grouped, and by which site, light and standard it is looked at. */
+/** Searching, grouping, and the site, light, and confidence level to show. */
 export function Tools({
     find,
     asked,
@@ -109,7 +109,7 @@ function LightChoice({ zone, method }: Props) {
     );
 }
 
-/** Whether windows wait until the normal soil is as warm as each crop asks, or until open ground can usually be worked. */
+/** Whether windows wait until the normal soil is as warm as each crop needs, or until open ground can usually be worked. */
 function Wait({ zone, method, of }: Props & { of: 'waits_for_soil' | 'waits_for_ground' }) {
     const { data: here } = useZone(zone);
     const mayEdit = useCan('edit-zones');

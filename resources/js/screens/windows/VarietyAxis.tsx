@@ -9,7 +9,7 @@ const TICK = 10;
 /** Room right of the last mark for a name, px. */
 const NAMES = 130;
 
-/** A crop's varieties on one axis of packet days: those that have a window here, those with a fair chance, those that do not fit. */
+/** A crop's varieties on one axis of packet days: those with a window here, those with a fair chance, and those that do not fit. */
 export function VarietyAxis({
     varieties,
     route,
@@ -17,7 +17,7 @@ export function VarietyAxis({
 }: {
     varieties: Variety[];
     route: string;
-    /** packet days of the longest variety that would fit, where the crop does not */
+    /** packet days of the longest variety that would fit, if the crop does not */
     longest: number | null;
 }) {
     if (varieties.length === 0) return null;

@@ -33,7 +33,7 @@ export function Windows() {
     return data ? <Sheet key={data.zone} zone={zone} data={data} view={view} /> : null;
 }
 
-/** Why there are no windows although somebody has brought a file; null where nobody has. */
+/** Why there are no windows although a file was uploaded; null if none was. */
 function whyNone(computation: Computation | null): string | null {
     if (computation?.state === 'failed') return say('windows.the-computing-failed', { error: computation.error ?? '' });
     if (computation?.state === 'cancelled') return say('windows.the-computing-was-cancelled');

@@ -8,7 +8,7 @@ import { say } from '../../words/words';
 import { unpacked } from '../../charts/packed';
 import { makeStale, zoneKey } from '../../api/stale';
 
-/** How a zone's windows are looked at: at which site (left out: open ground) and by which standard (left out: the zone's). */
+/** How to look at a zone's windows: at which site (left out: open ground) and confidence level (left out: the zone's). */
 export type View = { site?: number; standard?: Schema['Standard'] };
 
 /** The windows with their ribbons unpacked. */
@@ -58,7 +58,7 @@ export function useRuns(zone: string, crop: string, route: 'direct' | 'transplan
     });
 }
 
-/** Crops whose last 15 years clearly differ from those before; none until all are judged. */
+/** Crops whose last 15 years clearly differ from those before; empty until all are judged. */
 export function useTurned(zone: string, standard: Schema['Standard'] | undefined) {
     return useQuery({
         queryKey: zoneKey(zone, 'windows', 'turned', standard),
@@ -70,7 +70,7 @@ export function useTurned(zone: string, standard: Schema['Standard'] | undefined
     });
 }
 
-/** The water that what is sown on a day needs; null without rain on record. */
+/** The water that plantings on a day need; null without rain on record. */
 export function useSowingWater(zone: string, crop: string, route: 'direct' | 'transplant', on: string) {
     return useQuery({
         queryKey: zoneKey(zone, 'windows', crop, 'water', route, on),
@@ -84,7 +84,7 @@ export function useSowingWater(zone: string, crop: string, route: 'direct' | 'tr
     });
 }
 
-/** Seedlings to raise beside a direct sowing that often fails; null where that helps nobody. */
+/** Seedlings to raise beside a direct sowing that often fails; null if they would not help. */
 export function useSpares(zone: string, crop: string, on: string, enabled: boolean) {
     return useQuery({
         queryKey: zoneKey(zone, 'windows', crop, 'spares', on),
@@ -99,7 +99,7 @@ export function useSpares(zone: string, crop: string, on: string, enabled: boole
     });
 }
 
-/** What moves a crop's windows most; asked for when somebody looks. */
+/** What moves a crop's windows most; loaded when somebody looks. */
 export function useSensitivity(zone: string, crop: string, route: 'direct' | 'transplant', enabled: boolean) {
     return useQuery({
         queryKey: zoneKey(zone, 'windows', crop, 'sensitivity', route),
@@ -125,7 +125,7 @@ export function useCropComparison(zone: string, crop: string, standard?: Schema[
     });
 }
 
-/** What the latest edition of the method moved. */
+/** What the latest edition of the method changed. */
 export function useMethodChanges(zone: string) {
     return useQuery({
         queryKey: zoneKey(zone, 'windows', '', 'method-changes'),
@@ -146,7 +146,7 @@ type Choice = Schema['School'] extends infer School
 
 export const choiceDraft = (zone: string, crop: string) => `choice-${zone}-${crop}`;
 
-/** Follows a school for a crop, or one's own dates; or undoes that. */
+/** Follows a method for a crop, or the educator's own dates; or undoes that. */
 export function useChoice(zone: string, crop: string) {
     const queries = useQueryClient();
     return useMutation({
@@ -196,13 +196,13 @@ export function useChooseMethod(zone: string, onComputing: (computation: number)
         undo: ({ sent, before }, again) => {
             if (!before) return null;
             const { standard, light, waits_for_soil, waits_for_ground } = before;
-            // The answer is of the computation that follows; the edit counted the version on by one.
+            // The answer is about the computation that follows; the edit increased the version by one.
             return () => again({ standard, light, waits_for_soil, waits_for_ground, version: sent.version + 1 });
         },
     });
 }
 
-/** Sowings that keep a crop coming, from a day of the year on. */
+/** Plantings for a continuous harvest, from a day of the year on. */
 export function useSuccession(
     zone: string,
     crop: string,
@@ -226,7 +226,7 @@ export function useSuccession(
 /** How long the cursor must rest before the server is asked about its date, ms. */
 const REST = 250;
 
-/** The date of the cursor where it rests, for what is asked of the server: moving through the year asks nothing. */
+/** The date where the cursor rests, for questions to the server: moving through the year asks nothing. */
 export function useRestingDate(day: number): string {
     const [on] = useDebouncedValue(monthDay(day), REST);
     return on;

@@ -4,13 +4,13 @@ import type { Windows } from './queries';
 
 export type Crop = Windows['crops'][number];
 
-/** Height of a way of growing in a row, and between rows, px; a longer name than so many letters takes two lines. */
+/** Height of a way of growing in a row, and between rows, px; a name with more letters than this takes two lines. */
 export const LANE = 28;
 const ROW_GAP = 6;
-/** Room for a name beside its act, px. */
+/** Room for a name beside its task, px. */
 const NAME_ROOM = 134;
 
-/** Where each crop and each group's heading stands under the ruler, px. */
+/** Position of each crop and each group's heading under the ruler, px. */
 export type Rows = {
     height: number;
     groups: { group: string; y: number }[];
@@ -55,7 +55,7 @@ export function grouped(crops: Crop[], by: string, day: number): { group: string
 
 let pen: CanvasRenderingContext2D | null | undefined;
 
-/** How wide a name is in the face that is there: the one it was designed in may not have come. */
+/** The width of a name in the font at hand: the one it was designed in may not have loaded. */
 function widthOf(name: string): number {
     if (pen === undefined) {
         pen = typeof document === 'undefined' ? null : document.createElement('canvas').getContext('2d');
@@ -64,7 +64,7 @@ function widthOf(name: string): number {
     return pen ? pen.measureText(name).width : name.length * 7.8;
 }
 
-/** A long name takes two lines, so that it does not run into the act beside it. */
+/** A long name takes two lines, so it does not run into the task beside it. */
 export function inLines(name: string): string[] {
     if (widthOf(name) <= NAME_ROOM) return [name];
     const words = name.split(' ');
@@ -74,7 +74,7 @@ export function inLines(name: string): string[] {
     return [first, words.slice(at).join(' ')].filter((line) => line !== '');
 }
 
-/** Puts groups and their crops one under the other. */
+/** Puts groups and their crops one below the other. */
 export function layOut(groups: { group: string; crops: Crop[] }[]): Rows {
     const rows: Rows = { height: 0, groups: [], crops: [] };
     for (const { group, crops } of groups) {

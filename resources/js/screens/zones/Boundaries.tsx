@@ -7,7 +7,7 @@ import { listed, say } from '../../words/words';
 import { useBoundaries } from '../../api/zones';
 import { useBringBoundaries } from './queries';
 
-/** Where zones begin and end, as lines, and the file they are brought in. */
+/** Boundaries of zones as outlines, and the file they are uploaded in. */
 export function Boundaries({ district, zones }: { district: string; zones: string[] }) {
     const { data } = useBoundaries();
     if (!data) return null;

@@ -9,7 +9,7 @@ import { inShort, type MonthDay } from '../../time/days';
 
 type Row = Schema['ComparedZone'];
 
-/** Nothing known sorts last. */
+/** What is not known sorts last. */
 const ORDERS: { name: string; of: (row: Row) => number | string }[] = [
     { name: say('comparison.longest-season'), of: (row) => -(row.free_days ?? 365) },
     { name: say('comparison.earliest-last-freeze'), of: (row) => row.last[0] ?? '00-00' },
@@ -18,7 +18,7 @@ const ORDERS: { name: string; of: (row: Row) => number | string }[] = [
     { name: say('comparison.hardiness'), of: (row) => (row.hardiness ?? '').padStart(3, '0') },
 ];
 
-/** Zones side by side, the longest season first; and which of them the record cannot tell apart. */
+/** Zones side by side, longest season first; and which of them the record cannot tell apart. */
 export function Comparison({ zones }: { zones: Zone[] }) {
     const { data } = useZoneComparison();
     const own = useZoneToBegin(zones);

@@ -20,7 +20,7 @@ type Values = {
     latitude: string;
     longitude: string;
     height: string;
-    /** IANA name; blank: that of the application */
+    /** IANA name; blank: the application's */
     timeZone: string;
     settlements: { name: string; postcode: string }[];
 };
@@ -35,10 +35,10 @@ const EMPTY: Values = {
     settlements: [{ name: '', postcode: '' }],
 };
 
-/** What a field is called here, where the server calls it otherwise. */
+/** The name of a field here, if the server uses another. */
 const FIELDS: Record<string, string> = { height_m: 'height', time_zone: 'timeZone' };
 
-/** What the form edits of a zone. */
+/** The parts of a zone that the form edits. */
 function valuesOf({ name, district, latitude, longitude, height_m, time_zone, ...zone }: Zone): Values {
     return {
         name,
@@ -71,7 +71,7 @@ export function EditZone() {
             </main>
         );
     }
-    // What is typed before the zone has come would be lost when it does.
+    // What is typed before the zone has loaded would be lost when it does.
     if (slug !== undefined && zone === undefined) return null;
     return <ZoneForm key={slug ?? ''} slug={slug} zone={zone} />;
 }
@@ -91,7 +91,7 @@ function ZoneForm({ slug, zone }: { slug: string | undefined; zone: Zone | undef
     const navigate = useNavigate();
     const saving = useSaveZone(slug, zone?.version);
     const base = useRef({ version: zone?.version, values: saved });
-    // Somebody else has saved the zone meanwhile: what is typed here stays, everything else is theirs.
+    // Somebody else has saved the zone in the meantime: what is typed here stays, everything else is theirs.
     useEffect(() => {
         if (zone === undefined || zone.version === base.current.version) return;
         form.setValues(merged(base.current.values, form.getValues(), valuesOf(zone)));

@@ -24,7 +24,7 @@ export function useBringBoundaries() {
 
 type ZoneValues = NonNullable<paths['/api/zones']['post']['requestBody']>['content']['application/json'];
 
-/** A draft of an older version is nothing to save over a newer one. */
+/** A draft of an older version must not be saved over a newer one. */
 export const zoneDraft = (slug: string | undefined, version: number | undefined) =>
     `zone-${slug ?? ''}-${version ?? 'new'}`;
 
