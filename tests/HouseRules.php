@@ -19,12 +19,12 @@ use PHPat\Test\Builder\Rule;
 use PHPat\Test\PHPat;
 
 /**
- * The application's features have one direction, and its kinds of class know their place. Models are nouns that any feature
- * may name, for rows refer to each other both ways; resources shape what hangs on a row. All else uses only what stands above.
+ * The application's features go in one direction, and its kinds of classes know their place. Models are nouns that any feature may name,
+ * since rows refer to each other both ways; resources shape what belongs to a row. Everything else only uses what is above it.
  */
 final class HouseRules
 {
-    /** What is of no zone: who is logged in, and the list of addresses. */
+    /** What belongs to no zone: who is logged in, and the list of addresses. */
     private const CLOCK_READERS = [SessionResource::class, PublicSite::class];
 
     private const FEATURES = [

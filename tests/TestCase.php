@@ -20,12 +20,15 @@ use Illuminate\Testing\TestResponse;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 use Tests\Contract\Contract;
 
-/** Every JSON response a test gets is held against docs/openapi.yaml. */
+/** Every JSON response a test gets is validated against docs/openapi.yaml. */
 abstract class TestCase extends FrameworkTestCase
 {
     use RefreshDatabase;
 
-    /** @var list<string>|null slugs of the crops a test has in its book: some of every kind, because most ask nothing of all that ship; null: those */
+    /**
+     * @var list<string>|null slugs of the crops a test has in its book: some of every kind, because most do not need all that ship; null:
+     *   all that ship
+     */
     protected ?array $book = [
         'radish',
         'lettuce-leaf',
@@ -55,8 +58,8 @@ abstract class TestCase extends FrameworkTestCase
     }
 
     /**
-     * A request begins in no office, as it does outside of tests, and leaves this test in all of them. What is streamed is streamed before
-     * that, in the office of whoever asked.
+     * As outside of tests, a request starts in no office. It leaves this test in all of them. Streamed content is sent before that, in the
+     * office of the person who asked.
      *
      * @param  string  $method
      * @param  string  $uri
@@ -135,7 +138,7 @@ abstract class TestCase extends FrameworkTestCase
         return UploadedFile::fake()->createWithContent($name, $text);
     }
 
-    /** A zone whose windows are computed from the northern station's record; an educator is logged in. */
+    /** A zone whose windows are computed from the northern station's record, with an educator logged in. */
     protected function zoneWithRecord(): void
     {
         $this->made('record', function (): void {
@@ -146,7 +149,7 @@ abstract class TestCase extends FrameworkTestCase
         });
     }
 
-    /** The same with its first edition in force. */
+    /** The same, with its first edition published. */
     protected function zoneInPrint(string $note = 'The first edition.'): void
     {
         $this->made("print {$note}", function () use ($note): void {
@@ -155,7 +158,7 @@ abstract class TestCase extends FrameworkTestCase
         });
     }
 
-    /** What a test begins with, with the book that it has; who made it is logged in. */
+    /** What a test starts with, with its book; the person who made it is logged in. */
     protected function made(string $what, Closure $make): void
     {
         FixtureSnapshot::of($what.json_encode($this->book), $make);
@@ -163,7 +166,7 @@ abstract class TestCase extends FrameworkTestCase
     }
 
     /**
-     * @param  array<string, mixed>  $values  without the version, which is the one the zone has
+     * @param  array<string, mixed>  $values  without the version, which is the zone's current one
      * @return TestResponse<\Illuminate\Http\Response>
      */
     protected function editZone(array $values, string $slug = 'test-basin'): TestResponse

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-// Tests have databases of their own: one, or where several processes run them one for each. Never the application's.
+// Tests have their own databases: one, or one per process if several run them. Never the application's.
 
 $database = rtrim('anthesis_test_'.getenv('TEST_TOKEN'), '_');
 putenv("DB_DATABASE={$database}");

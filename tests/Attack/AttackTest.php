@@ -13,8 +13,8 @@ use Tests\Populated;
 use Tests\TestCase;
 
 /**
- * The whole contract, walked with bad input: nothing answers with an error of ours, nothing is saved by a request that was
- * refused, and every refusal is a sentence. ATTACK_SEED asks for other input than the usual.
+ * The whole contract, with bad input: nothing answers with an error of ours, a refused request saves nothing, and every refusal is a
+ * sentence. ATTACK_SEED gives other input than usual.
  */
 final class AttackTest extends TestCase
 {
@@ -26,7 +26,7 @@ final class AttackTest extends TestCase
 
     private const FILES = 1000;
 
-    /** Tables a refused request must leave as they are. */
+    /** Tables that a refused request must leave unchanged. */
     private const WATCHED = [
         'zones',
         'settlements',
@@ -87,7 +87,7 @@ final class AttackTest extends TestCase
             ['GET', '/desk-files/record-imports/{import}'],
             ['GET', '/desk-files/zones/{zone}/record.csv'],
         ];
-        // Logging out would end the walk; logging in as somebody is another walk; and /up says rightly that nobody works here.
+        // Logging out would end the walk; logging in as somebody is another walk; and /up rightly says that no program is running.
         $operations = array_values(
             array_filter($operations, static fn (array $o): bool => ! in_array($o[1], ['/api/session', '/up'], true)),
         );
@@ -133,7 +133,7 @@ final class AttackTest extends TestCase
     {
         $volunteer = $this->person(Role::Volunteer);
         $this->actingAs($volunteer);
-        // What a volunteer measures, logs and plans is their own work, and so are their tokens.
+        // What a volunteer measures, logs, and plans is their own work, and so are their tokens.
         $own = [
             'computations',
             'soil_spots',
@@ -324,7 +324,7 @@ final class AttackTest extends TestCase
         ];
     }
 
-    /** One or two fields of a proper body made improper, or left out, or one too many. */
+    /** A proper body with one or two fields spoiled, left out, or added. */
     private function spoiled(mixed $body): mixed
     {
         if (! is_array($body) || $this->hostile->below(12) === 0) {

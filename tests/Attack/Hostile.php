@@ -33,7 +33,7 @@ final class Hostile
         return array_values($of)[$this->below(count($of))];
     }
 
-    /** A value of the wrong type, range, encoding or size. */
+    /** A value of the wrong type, range, encoding, or size. */
     public function value(): mixed
     {
         return $this->one([
@@ -97,7 +97,7 @@ final class Hostile
         ]);
     }
 
-    /** A piece of an address. */
+    /** Part of an address. */
     public function segment(): string
     {
         return rawurlencode(
@@ -127,13 +127,13 @@ final class Hostile
         );
     }
 
-    /** A piece of an address that is no UTF-8. */
+    /** Part of an address that is not UTF-8. */
     public function rawSegment(): string
     {
         return $this->one(['%ff', '%c3%28', '%00', '%0d%0a', '%e2%80%ae', '%ed%a0%80']);
     }
 
-    /** JSON that is not quite JSON, or says more than fits. */
+    /** JSON that is almost JSON, or says more than fits. */
     public function broken(string $json): string
     {
         return match ($this->below(9)) {
@@ -149,7 +149,7 @@ final class Hostile
         };
     }
 
-    /** A station's file, damaged as files are damaged on the way, or on purpose. */
+    /** A station's file, damaged the way files are damaged in transit, or on purpose. */
     public function mangled(string $file): string
     {
         $lines = explode("\n", $file);

@@ -20,7 +20,7 @@ use RuntimeException;
 /** A real, headless Chromium on the application that bin/test serves. */
 final class Browser
 {
-    /** Long enough for a machine that is busy with other work; only a test that fails ever waits so long. */
+    /** Long enough for a machine that is busy with other work; only a failing test waits this long. */
     private const WAIT_SECONDS = 90;
 
     private const ARGUMENTS = [
@@ -35,7 +35,7 @@ final class Browser
         '--window-size=1280,800',
     ];
 
-    /** How often somebody would have clicked so far: buttons, links, and into fields to type. */
+    /** How many clicks a person would have made so far: buttons, links, and into fields to type. */
     public int $clicks = 0;
 
     private function __construct(
@@ -70,12 +70,12 @@ final class Browser
         exec('rm -rf '.escapeshellarg($this->profile));
     }
 
-    /** Forgets who was logged in, what was kept, what a device was taken for, and what stood on the console. */
+    /** Forgets who was logged in, what was stored, which device it was, and what was in the console. */
     public function asNew(): void
     {
         $this->devTools('Emulation.clearDeviceMetricsOverride', []);
         $this->devTools('Emulation.setScriptExecutionDisabled', ['value' => false]);
-        // The last page goes first: what it still asks for would bring its cookies back.
+        // Leave the last page first: what it is still loading would bring its cookies back.
         $this->driver->get('about:blank');
         $this->devTools('Network.clearBrowserCookies', []);
         $this->devTools('Storage.clearDataForOrigin', ['origin' => $this->base, 'storageTypes' => 'all']);
@@ -105,7 +105,7 @@ final class Browser
             );
     }
 
-    /** Waits until the condition holds. What the page takes away while it is looked at is looked for again. */
+    /** Waits until the condition holds. What the page removes in the meantime is looked up again. */
     public function until(callable $holds, string $message): void
     {
         $this->driver->wait(self::WAIT_SECONDS, 100)->until(static function () use ($holds): bool {
@@ -117,7 +117,7 @@ final class Browser
         }, $message);
     }
 
-    /** Waits until the text can no longer be read anywhere on the page. */
+    /** Waits until the text is nowhere on the page. */
     public function seeNoLonger(string $text): self
     {
         $this->until(
@@ -128,7 +128,7 @@ final class Browser
         return $this;
     }
 
-    /** The text of the first such element, waited for until it starts so. */
+    /** The text of the first such element, once it starts with this. */
     public function first(string $css, string $start): string
     {
         $text = fn (): string => (string) $this->driver->executeScript(
@@ -140,7 +140,7 @@ final class Browser
         return $text();
     }
 
-    /** Waits until the text can be read somewhere on the page. */
+    /** Waits until the text is somewhere on the page. */
     public function see(string $text): self
     {
         try {
@@ -156,7 +156,7 @@ final class Browser
         return $this;
     }
 
-    /** Whether the screen is shown: what waits for its first answers is there, but cannot be seen yet. */
+    /** Whether the screen is shown: while it waits for its first data, it is there but not visible. */
     private function isShown(): bool
     {
         return (bool) $this->driver->executeScript('return document.querySelector("div.settling") === null');
@@ -170,7 +170,7 @@ final class Browser
     public function fill(string $label, string $value): self
     {
         $field = $this->labelled($label);
-        // As a person would: React does not see what WebDriver's clear() takes out.
+        // The way a person would: React does not notice what WebDriver's clear() removes.
         if ($field->getAttribute('value') !== '') {
             $field->sendKeys([WebDriverKeys::CONTROL, 'a'])->sendKeys([WebDriverKeys::NULL, WebDriverKeys::BACKSPACE]);
         }
@@ -213,7 +213,7 @@ final class Browser
         return $this;
     }
 
-    /** Goes on with the Tab key alone, or back with Shift, until what says so has the keyboard. */
+    /** Moves on with the Tab key only, or back with Shift, until the element with this text has focus. */
     public function tabTo(string $says, bool $back = false, int $most = 80): self
     {
         for ($i = 0; $i < $most; $i++) {
@@ -256,7 +256,7 @@ final class Browser
         return (new ChromeDevToolsDriver($this->driver))->execute($command, $parameters);
     }
 
-    /** @return list<string> errors on the console since last asked */
+    /** @return list<string> errors in the console since last asked */
     public function errors(): array
     {
         return array_values(
@@ -267,7 +267,7 @@ final class Browser
         );
     }
 
-    /** With BROWSER_SLOW set, a slow line and a slow machine, on which a page that acts before its data have come is found out. */
+    /** With BROWSER_SLOW set, uses a slow network and processor, which reveals a page that acts before its data have arrived. */
     private function slowDown(): void
     {
         if (getenv('BROWSER_SLOW') !== false) {

@@ -8,12 +8,12 @@ use PHPUnit\Framework\TestCase;
 
 abstract class BrowserTestCase extends TestCase
 {
-    /** Which installation the class looks at: the variable that holds its address. */
+    /** Which installation the class uses: the variable that holds its address. */
     protected const SERVED = 'BROWSER_BASE_URL';
 
     protected Browser $browser;
 
-    /** Starting Chromium takes longer than most tests, so a class shares one; each test finds it as new. */
+    /** Starting Chromium takes longer than most tests, so a class shares one; each test gets it in a fresh state. */
     private static ?Browser $shared = null;
 
     protected function setUp(): void

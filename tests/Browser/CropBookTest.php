@@ -6,7 +6,7 @@ namespace Tests\Browser;
 
 use Facebook\WebDriver\WebDriverBy;
 
-/** The crop book: reading, trying, saving, taking back. */
+/** The crop book: reading, trying, saving, undoing. */
 final class CropBookTest extends BrowserTestCase
 {
     public function test_a_number_shows_its_effect_before_it_is_saved_and_can_be_taken_back(): void

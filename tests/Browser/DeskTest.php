@@ -6,12 +6,12 @@ namespace Tests\Browser;
 
 use Facebook\WebDriver\WebDriverKeys;
 
-/** The desk as a person has it: their units and dates on every screen, what needs somebody, and one field to find anything. */
+/** The desk as a person has it: their units and dates on every screen, what needs attention, and one field to find anything. */
 class DeskTest extends BrowserTestCase
 {
     private const ZONE = '/desk/zones/basin-floor';
 
-    /** Screens, and what is on each once it is there, whatever the units. */
+    /** Screens, and a text that is on each once it has loaded, in any units. */
     private const SCREENS = [
         '/desk' => 'Tonight’s work',
         '/desk/zones' => 'Compare zones',
@@ -63,7 +63,7 @@ class DeskTest extends BrowserTestCase
         );
     }
 
-    /** @return list<string> what is read on a screen, with everything unfolded, that fits the pattern */
+    /** @return list<string> texts on a screen, with everything opened, that match the pattern */
     private function read(string $pattern): array
     {
         $this->browser->driver->executeScript('document.querySelectorAll("details").forEach((d) => (d.open = true))');
@@ -134,7 +134,7 @@ class DeskTest extends BrowserTestCase
         );
         $this->browser->see('Lakeshore station');
         self::assertSame('/desk/zones/lakeshore/climate/freezes', $this->browser->path());
-        // Screens of no zone go on from the one that was looked at last.
+        // Screens outside zones continue with the one that was open last.
         $this->browser->visit('/desk')->follow('Planting windows')->see('of 113 crops');
         self::assertSame('/desk/zones/lakeshore/planting-windows', $this->browser->path());
         $this->browser->visit('/desk/zones/lakeshore/supply')->see('Add the crops you want');
@@ -160,7 +160,7 @@ class DeskTest extends BrowserTestCase
         $this->browser->visit('/desk')->see('Frost tonight')->tabTo('Tonight’s work')->keys(WebDriverKeys::ENTER);
         $this->browser->see('Night to');
         self::assertSame(self::ZONE.'/today', $this->browser->path());
-        // The groups stand in the header, before the screen: a screen of another one, and another zone on the same screen.
+        // The groups are in the header, before the screen: a screen of another one, and another zone on the same screen.
         $this->browser
             ->visit(self::ZONE.'/today')
             ->see('Last chance')

@@ -86,7 +86,7 @@ final class GardenerTest extends BrowserTestCase
             ' in',
             (string) $this->browser->driver->executeScript("return document.querySelector('.crop-water tbody').textContent"),
         );
-        // A zone without rain on record says nothing of it.
+        // A zone without rain on record does not mention it.
         $this->browser->visit('/zones/lakeshore/crops/carrot')->see('How much seed');
         self::assertNull($this->browser->driver->executeScript("return document.querySelector('.crop-water')"));
         $this->browser->visit('/zones/basin-floor')->see('Judged by the years they were not made from');

@@ -7,12 +7,12 @@ namespace Tests\Browser;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 
-/** Beds under the ruler: a gap filled, a conflict seen and mended, a season proposed around what is pinned, all of it undone. */
+/** Beds under the ruler: an open space filled, a conflict seen and fixed, a season proposed around what is locked, all of it undone. */
 final class GroundTest extends BrowserTestCase
 {
     private const GROUND = '/desk/zones/basin-floor/beds';
 
-    /** @return int stays that are drawn on a bed */
+    /** @return int number of stays drawn in a bed */
     private function stays(): int
     {
         return count($this->browser->driver->findElements(WebDriverBy::cssSelector('.ground .stay')));
@@ -65,7 +65,7 @@ final class GroundTest extends BrowserTestCase
             "document.querySelectorAll('.harvest-plan-screen .tick')[1].dispatchEvent(new MouseEvent('click', {bubbles: true}))",
         );
         $this->browser->until(fn (): bool => $this->browser->text() !== $before, 'A missed sowing changes nothing.');
-        // What is deleted is told of, and put back from there: on another screen too.
+        // A deletion shows a notice, and can be undone from there, on another screen too.
         $this->browser->press('Delete')->see('The harvest plan is saved.')->seeNoLonger('Leaf lettuce: ');
         $this->assertAccessible('a notice');
         $this->browser->follow('Soil')->see('Take a reading');

@@ -6,7 +6,7 @@ namespace Tests\Browser;
 
 use Facebook\WebDriver\WebDriverBy;
 
-/** The log in a pocket: three touches, no signal, a trial from its plan to its verdict, a plant that was seen. */
+/** The log in a pocket: three touches, no signal, a trial from its plan to its verdict, an indicator plant. */
 final class LogTest extends BrowserTestCase
 {
     private function js(string $script): mixed
@@ -81,7 +81,7 @@ final class LogTest extends BrowserTestCase
         $this->browser->attach($picture)->see('Photograph,');
         $this->browser->driver->findElement(WebDriverBy::cssSelector('.keep button'))->click();
         $this->browser->see('Saved on this phone: sown.');
-        // What waits is known to what is written next.
+        // What is written next knows what is waiting.
         $this->browser->press('emerged')->see('Leaf lettuce, Bed 9');
         $this->browser->driver->findElement(WebDriverBy::cssSelector('.keep button'))->click();
         $this->browser->see('2 entries are waiting')->see('You are offline');
@@ -150,7 +150,7 @@ final class LogTest extends BrowserTestCase
         $this->browser->press('Plan 9 plots')->see($question)->see('9 plots are still to be done');
         $this->assertFitsTheWidth('a trial');
         $this->assertAccessible('trials');
-        // The plan asks for its plots on the phone: two are sown, one of them is lost, the other picked.
+        // The plan asks for its plots on the phone: two are sown, one of them is lost, the other harvested.
         $this->browser->visit('/log')->see('Emerged');
         $this->chooseZone('orchard-bench');
         $this->browser->see('Due for trials');
@@ -166,7 +166,7 @@ final class LogTest extends BrowserTestCase
             );
             $this->js("[...document.querySelectorAll('.due')].find((b) => b.textContent.includes('plot {$plot}')).click()");
             $this->browser->find('.keep button:not([disabled])')->click();
-            // That all is sent stood there before the line was written; that it was kept did not.
+            // "All sent" was there before the entry was written; "saved" was not.
             $this->browser->see('Saved: sown.')->see('Everything is sent');
         }
         foreach (['last harvest' => null, 'lost' => 'pests'] as $act => $cause) {

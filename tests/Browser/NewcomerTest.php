@@ -129,13 +129,13 @@ final class NewcomerTest extends BrowserTestCase
         $this->browser->visit('/desk')->see('Fern Hollow')->tabTo('Fern Hollow')->keys(WebDriverKeys::ENTER)->see('No file at hand?');
     }
 
-    /** By keys alone: the panel opens from the palette, follows the screen, and gives the keyboard back. */
+    /** By keys alone: the panel opens from the palette, follows the screen, and returns focus. */
     public function test_help_says_what_to_do_and_explains_words(): void
     {
         $this->logInFirst();
         $this->browser->see('Help');
         $field = WebDriverBy::cssSelector('input[aria-label="Find or do anything"]');
-        // The desk listens to keys from the moment it is drawn; a press before that is nobody's.
+        // The desk listens to keys from the moment it is drawn; a key pressed before that is lost.
         $this->browser->until(function () use ($field): bool {
             $this->browser->keys(WebDriverKeys::CONTROL.'k'.WebDriverKeys::NULL);
 

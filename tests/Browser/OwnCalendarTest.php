@@ -6,7 +6,7 @@ namespace Tests\Browser;
 
 use Facebook\WebDriver\WebDriverBy;
 
-/** A gardener's own: language and units that are kept, crops, a letter, a zone without a signal. */
+/** A gardener's own calendar: saved language and units, crops, a newsletter, a zone offline. */
 final class OwnCalendarTest extends BrowserTestCase
 {
     private function js(string $script): mixed
@@ -20,7 +20,7 @@ final class OwnCalendarTest extends BrowserTestCase
         self::assertSame('/es/zones/basin-floor', $this->browser->path());
         $this->browser->follow('°F, in')->see('días de 86 °F');
         self::assertSame('/es-f/zones/basin-floor', $this->browser->path());
-        // Who comes back by an address without a reading, from nowhere, is led to their own.
+        // Somebody who comes back from nowhere, at an address without a reading, is led to their own.
         $this->js("window.name = ''; location.href = 'about:blank'");
         $this->browser->visit('/zones/basin-floor/crops/radish')->see('Rábano');
         self::assertSame('/es-f/zones/basin-floor/crops/radish', $this->browser->path());

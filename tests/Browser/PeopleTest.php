@@ -66,7 +66,7 @@ final class PeopleTest extends BrowserTestCase
         $this->browser->fill('E-mail address', 'corwin@kestrel.example')->fill('Password', 'kestrel-demo')->press('Log in');
         $this->browser->see('or one of your recovery codes');
         $this->assertAccessible('the second step');
-        // The code of the next half minute counts already, and was not used to set it up.
+        // The code of the next half minute already works, and was not used for the setup.
         $this->browser->fill('Code', $code(1))->press('Log in')->see('Zones');
         $this->browser->asNew();
         $this->browser->visit('/desk/login')->fill('E-mail address', 'corwin@kestrel.example')->fill('Password', 'kestrel-demo');
@@ -93,7 +93,7 @@ final class PeopleTest extends BrowserTestCase
         self::assertStringNotContainsString('Wren Adeyemi-Holt', $this->browser->text(), 'a person of the other office');
         $this->browser->visit('/desk/settings/office')->see('Color of its mark');
         $this->assertAccessible('the settings of an office');
-        // A link to a zone of the other office still leads there, with the role that one has there.
+        // A link to a zone of the other office still leads there, with the person's role there.
         $this->browser->visit('/desk/zones/basin-floor/today')->see('Season:');
         $this->browser->asNew();
         $this->browser->visit('/zones/saltbush-flats')->see('Saltbush District Extension')->follow('Saltbush District Extension');

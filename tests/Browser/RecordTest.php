@@ -7,7 +7,7 @@ namespace Tests\Browser;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverSelect;
 
-/** The Record screen: reading freezes, soil and light; doubting values; sites and readings. */
+/** The Climate screen: reading freezes, soil, and light; questionable values; sites and readings. */
 final class RecordTest extends BrowserTestCase
 {
     private function choose(string $label, string $option): void

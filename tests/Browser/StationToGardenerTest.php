@@ -9,7 +9,7 @@ use App\Simulation\SimulatedClimate;
 use App\Simulation\SimulatedStation;
 use Facebook\WebDriver\WebDriverBy;
 
-/** The whole road in a real browser: from a station's file to the page a gardener reads. */
+/** The whole path in a real browser: from a station's file to the page a gardener reads. */
 final class StationToGardenerTest extends BrowserTestCase
 {
     /** @var list<string> */
@@ -70,7 +70,7 @@ final class StationToGardenerTest extends BrowserTestCase
             ->see('Enter a latitude from 0 to 90 degrees');
         $this->browser->fill('Latitude', '46°48′ N')->press('Save')->see('No climate record yet');
 
-        // A broken file is refused in words, and nothing is kept of it.
+        // A broken file is refused in words, and nothing of it is kept.
         $this->browser
             ->attach($this->file('broken.csv', "date,tmin_c,tmax_c\n2001-01-02,1,2\n2001-01-01,1,2\n"))
             ->see('Line 3, column “date”: 2001-01-01 comes after 2001-01-02.');
@@ -135,12 +135,12 @@ final class StationToGardenerTest extends BrowserTestCase
     {
         $this->browser->find('#stop-radish')->sendKeys("\n");
 
-        // Of the day read at first, the panel turns to the crop.
+        // The panel for the initial day turns to the crop.
         return $this->browser->first('.windows aside h3', 'Sow outdoors: ');
     }
 
     /**
-     * Refusals asked for by the test show on the console as failed loads.
+     * Refusals that the test provokes show up in the console as failed loads.
      *
      * @param  list<string>  $errors
      * @return list<string>

@@ -24,7 +24,7 @@ final class TodayTest extends BrowserTestCase
             ->see('Young plants survive a light freeze.')
             ->see('Basin Long')
             ->see('fits, ');
-        // What comes late moves the box: it is ticked where it is.
+        // What loads late moves the box, so it is ticked wherever it is.
         $tick = fn () => $this->browser->driver->executeScript('arguments[0].click()', [
             $this->browser->find('aside input[type=checkbox]'),
         ]);
@@ -51,7 +51,7 @@ final class TodayTest extends BrowserTestCase
         self::assertSame([], $this->browser->errors());
     }
 
-    /** Soil, not the calendar, decides: a reading by the timer with the simulated probe, and a crop held against it. */
+    /** Soil, not the calendar, decides: a reading with the timer and the simulated probe, and a crop compared with it. */
     public function test_soil_is_read_by_the_timer_and_a_crop_held_against_it(): void
     {
         $this->logIn();
@@ -75,7 +75,7 @@ final class TodayTest extends BrowserTestCase
         self::assertSame([], $this->browser->errors());
     }
 
-    /** A draft with its evidence is edited, read by gardeners, and withdrawn with the reason. */
+    /** A draft with its evidence is edited, read by gardeners, and withdrawn with a reason. */
     public function test_an_advisory_is_published_and_withdrawn_before_gardeners_eyes(): void
     {
         $this->logIn();
@@ -86,7 +86,7 @@ final class TodayTest extends BrowserTestCase
             ->fill('What gardeners read', 'Water seedlings before the wind of Sunday.')
             ->press('Publish on zone page')
             ->see('shown until');
-        // A page is kept for five minutes by who has seen it.
+        // Browsers keep a page for five minutes.
         $page = function (string $words): void {
             $this->browser->until(
                 fn (): bool => str_contains($this->browser->visit('/zones/lakeshore/this-week?'.uniqid())->text(), $words),

@@ -9,7 +9,7 @@ use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Assert;
 use Symfony\Component\Yaml\Yaml;
 
-/** docs/openapi.yaml, as something a response can be held against. */
+/** docs/openapi.yaml, in a form that responses can be validated against. */
 final class Contract
 {
     /** Busy for a moment, and no room on the disk. */
@@ -21,10 +21,10 @@ final class Contract
 
     private readonly Validator $validator;
 
-    /** @var array<string, true> operations that a response was held against */
+    /** @var array<string, true> operations with a validated response */
     public array $seen = [];
 
-    /** @var array<string, true> answers that fitted, by what they answer and their hash */
+    /** @var array<string, true> answers that were valid, by operation and hash */
     private array $fitted = [];
 
     /** @param  array<string, mixed>  $document */
@@ -60,7 +60,7 @@ final class Contract
         if ($status === 405 && $responses === []) {
             return;
         }
-        // What any request may be answered, as the contract's description says.
+        // What any request may be answered with, as the contract's description says.
         $responses += array_fill_keys(self::ANY, ['$ref' => '#/components/responses/Refused']);
         Assert::assertArrayHasKey(
             $status,
@@ -72,7 +72,7 @@ final class Contract
         if (isset($response['$ref'])) {
             $pointer = $response['$ref'];
         }
-        // An edition's document takes longer to hold against its schema than to answer, and is asked for again and again.
+        // An edition's document takes longer to validate than to answer, and is requested again and again.
         $answer = "{$method} {$template} {$status} ".hash('xxh128', $json);
         if (isset($this->fitted[$answer])) {
             return;

@@ -20,7 +20,7 @@ use Tests\TestCase;
 
 final class ContractTest extends TestCase
 {
-    /** Operations of the walk whose answer has no content to hold against the contract. */
+    /** Operations whose answer has no content to validate against the contract. */
     private const WITHOUT_CONTENT = [
         'DELETE /api/session',
         'DELETE /api/sites/{site}',
@@ -423,7 +423,7 @@ final class ContractTest extends TestCase
         self::assertEqualsCanonicalizing(array_column(Role::cases(), 'value'), $roles);
     }
 
-    /** Everything that is asked of people, their accounts, and the links in their mails. */
+    /** Everything about people, their accounts, and the links in their e-mails. */
     private function people(User $educator): void
     {
         $this->getJson('/api/changes')->assertOk();
@@ -438,7 +438,7 @@ final class ContractTest extends TestCase
         $this->postJson('/api/profile/tokens', ['name' => 'x', 'scopes' => ['read-zones'], 'days' => 30])->assertCreated();
         $this->getJson('/api/profile/tokens')->assertOk();
         $this->deleteJson('/api/profile/tokens/'.$educator->tokens()->value('id'))->assertOk();
-        // TokenTest walks through these with a token.
+        // TokenTest goes through these with a token.
         foreach (['', '/test-basin', '/test-basin/today', '/test-basin/windows', '/test-basin/windows/kale'] as $path) {
             $this->getJson("/api/programs/zones{$path}")->assertUnauthorized();
         }

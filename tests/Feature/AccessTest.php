@@ -94,7 +94,7 @@ final class AccessTest extends TestCase
         $this->assertAuthenticatedAs($other);
     }
 
-    /** An answer that comes late must not bring back the session that was left meanwhile. */
+    /** A late answer must not bring back the session that was left in the meantime. */
     public function test_an_answer_to_a_question_leaves_the_session_cookie_alone_and_pages_and_changes_renew_it(): void
     {
         $person = $this->person(Role::Educator);
@@ -112,7 +112,7 @@ final class AccessTest extends TestCase
         self::assertContains($name, $cookies($with()->get('/desk')->assertOk()));
         $changed = $with()->postJson('/api/zones', $this->zoneValues('Other'))->assertCreated();
         self::assertContains($name, $cookies($changed));
-        // Whoever comes without one, or with one that is none, gets one.
+        // Somebody who comes without a session, or with an invalid one, gets one.
         self::assertContains($name, $cookies($this->withCredentials()->withCookie($name, 'no session')->getJson('/api/session')));
     }
 
@@ -135,7 +135,7 @@ final class AccessTest extends TestCase
 
     public function test_forged_requests_are_refused(): void
     {
-        // The framework lets its own tests pass without a token; this one asks as a browser would.
+        // The framework exempts its own tests from tokens; this one asks the way a browser would.
         $this->app->bind(
             ValidateCsrfToken::class,
             fn ($app) => new class($app, $app['encrypter']) extends ValidateCsrfToken
@@ -177,7 +177,7 @@ final class AccessTest extends TestCase
                 self::assertStringContainsString('type="application/json"', $attributes, 'data, not a program');
             }
             self::assertDoesNotMatchRegularExpression('/\son[a-z]+=/', $html);
-            // Where the page is in other languages is told with the host, and fetched by nobody.
+            // Links to the page in other languages have the host in them, and nobody loads them.
             $loaded = (string) preg_replace('#<link rel="alternate"[^>]*>#', '', $html);
             self::assertDoesNotMatchRegularExpression('#(src|href)="https?://#', $loaded, 'nothing is loaded from elsewhere');
         }

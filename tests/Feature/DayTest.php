@@ -18,7 +18,7 @@ use Illuminate\Support\Facades\Queue;
 use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
 
-/** A day begins in each zone by the clock there, and what it brings is done by itself, once. */
+/** A day begins in each zone by its own clock, and what it brings is done automatically, once. */
 final class DayTest extends TestCase
 {
     use LazilyRefreshDatabase;

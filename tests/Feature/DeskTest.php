@@ -17,7 +17,7 @@ use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
 use Tests\TestCase;
 
-/** What a person chooses for themselves, and what needs somebody when they come to their desk. */
+/** What people choose for themselves, and what needs their attention when they come to their desk. */
 class DeskTest extends TestCase
 {
     private function chosen(?string $units, ?string $dates, ?string $home = null): mixed
@@ -146,7 +146,7 @@ class DeskTest extends TestCase
         self::assertLessThan(0, $frost['says']['with']['celsius']['with']['celsius']);
         self::assertTrue($data['zones'][0]['frost']);
         self::assertIsInt($data['zones'][0]['days_ahead']);
-        // What was figured for one is known to all.
+        // What was figured for one person is known to all.
         self::assertTrue($this->getJson('/api/attention')->json('data.zones.0.figured'));
         $today = $this->getJson('/api/zones/basin-floor/today')->json('data.acts');
         $closing = array_filter($today, static fn (array $a): bool => $a['pile'] === 'last-chance' && $a['slack'] < 7);

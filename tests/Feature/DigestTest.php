@@ -13,7 +13,7 @@ use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Mail;
 use Tests\TestCase;
 
-/** Whoever wants it is told by mail, once a day, what needs them. */
+/** Whoever wants it gets an e-mail once a day about what needs their attention. */
 final class DigestTest extends TestCase
 {
     private User $educator;
@@ -75,7 +75,7 @@ final class DigestTest extends TestCase
         $text = $this->text($reviewer);
         self::assertStringContainsString('Edition 1 waits for your signature.', $text);
         self::assertStringNotContainsString('no calendar is published', $text);
-        // Nothing needs a volunteer, and nothing is sent.
+        // Nothing needs a volunteer, so nothing is sent.
         Mail::assertSentCount(1);
     }
 

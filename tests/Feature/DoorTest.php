@@ -12,7 +12,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\TestWith;
 use Tests\TestCase;
 
-/** What comes in by the door: addresses, fields, places, short records, files of two places, people. */
+/** What comes in: addresses, fields, places, short records, files of two places, people. */
 final class DoorTest extends TestCase
 {
     /** @return iterable<string, array{string, int}> */
@@ -98,7 +98,7 @@ final class DoorTest extends TestCase
         $this->postJson('/api/zones', ['latitude' => 47.3] + $this->zoneValues('Neighbour'))->assertCreated();
     }
 
-    /** The made-up record's last years alone. */
+    /** Only the made-up record's last years. */
     private function shortRecord(): string
     {
         return implode(

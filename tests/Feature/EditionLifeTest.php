@@ -12,7 +12,7 @@ use App\People\User;
 use LogicException;
 use Tests\TestCase;
 
-/** What becomes of an edition: it is signed, waits for its day, is withdrawn, with a notice. */
+/** The life of an edition: it is signed, waits for its date, and is withdrawn with a notice. */
 final class EditionLifeTest extends TestCase
 {
     protected ?array $book = ['radish', 'garlic-hardneck'];
@@ -46,7 +46,7 @@ final class EditionLifeTest extends TestCase
             ->assertUnprocessable()
             ->assertJsonValidationErrors(['signature' => 'You drafted this edition']);
         $this->actingAs($this->person(Role::Volunteer))->postJson('/api/zones/test-basin/editions/1/signature')->assertForbidden();
-        // Somebody else of the same name is somebody else.
+        // Somebody else with the same name is somebody else.
         $other = User::factory()
             ->as(Role::Educator)
             ->create(['name' => $this->drafter->name]);
@@ -146,7 +146,7 @@ final class EditionLifeTest extends TestCase
         self::assertSame([], app(PublicSite::class)->changedFiles($second));
         self::assertStringContainsString('Edition 2, withdrawn', (string) $this->get('/zones/test-basin/news.atom')->getContent());
         $this->getJson('/open/v1/editions.json')->assertJsonPath('data.1.withdrawn_why', 'From the wrong station.');
-        // A third is held against the first, which is what gardeners have read.
+        // A third is compared with the first, which is what gardeners have read.
         $this->publish('The third.', ['even_unchanged' => true])->assertStatus(202);
         self::assertSame(1, Edition::query()->where('number', 3)->firstOrFail()->open()->content['changes']['against']);
         $this->expectException(LogicException::class);

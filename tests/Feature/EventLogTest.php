@@ -12,7 +12,7 @@ use Monolog\Handler\TestHandler;
 use Monolog\Logger;
 use Tests\TestCase;
 
-/** The log tells who came and what was refused, without secrets; faults of ours alone are errors. */
+/** The log says who came and what was refused, without secrets; only our own bugs are errors. */
 final class EventLogTest extends TestCase
 {
     protected ?array $book = ['radish'];
@@ -27,7 +27,7 @@ final class EventLogTest extends TestCase
         Log::swap(new Logger('test', [$this->log]));
     }
 
-    /** @return list<string> level, message and what was told, a line each */
+    /** @return list<string> level, message, and context, one line each */
     private function lines(): array
     {
         return array_map(

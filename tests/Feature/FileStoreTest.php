@@ -17,7 +17,7 @@ use Symfony\Component\Process\Exception\ProcessSignaledException;
 use Symfony\Component\Process\Process;
 use Tests\TestCase;
 
-/** A file that is saved is saved whole, whatever happens while it is written. */
+/** A saved file is complete, whatever happens while it is written. */
 final class FileStoreTest extends TestCase
 {
     private string $folder;
@@ -43,12 +43,12 @@ final class FileStoreTest extends TestCase
         parent::tearDown();
     }
 
-    /** Saves the source in a process of its own, in which no file may grow beyond 100 KiB: as on a disk that is full. */
+    /** Saves the source in a process of its own, in which no file may grow beyond 100 KiB, like on a full disk. */
     private function saveWithoutRoom(bool $killed): Process
     {
         $program =
             'require $argv[1]; try { (new App\Operations\FileStore($argv[2]))->save(fopen($argv[3], "rb"), $argv[4]); echo "saved"; } catch (App\Operations\StorageFailed $e) { echo $e->getStatusCode(), " ", $e->getMessage(); }';
-        // The signal that the limit sends kills the process in the middle of a write, unless it is ignored: then the write fails.
+        // The limit's signal kills the process in the middle of a write, unless it is ignored: then the write fails.
         $process = new Process([
             'bash',
             '-c',
@@ -141,7 +141,7 @@ final class FileStoreTest extends TestCase
         $this->get("/desk-files/record-imports/{$import->id}")
             ->assertNotFound()
             ->assertSee('is damaged');
-        // Uploaded again, it is whole again.
+        // Uploaded again, it is complete again.
         $this->post(
             '/api/zones/test-basin/record-imports',
             ['file' => $this->stationFile()],

@@ -14,7 +14,7 @@ use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
-/** A place is led to its zone: by a boundary, otherwise by distance and height, and told honestly where it lies between two. */
+/** A place is led to its zone: by a boundary, otherwise by distance and elevation, and honestly if it lies between two. */
 final class FindTest extends TestCase
 {
     protected ?array $book = ['radish'];

@@ -17,7 +17,7 @@ use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Reader;
 use Tests\TestCase;
 
-/** Beds, what is planned for them, and what the log makes of it. */
+/** Beds, what is planned for them, and how the log changes that. */
 class GroundTest extends TestCase
 {
     protected ?array $book = ['radish', 'kale', 'bush-bean', 'tomato-main', 'carrot', 'cabbage-early', 'cover-rye'];
@@ -220,7 +220,7 @@ class GroundTest extends TestCase
         self::assertSame([true, [], 5, 16.7], [$radish['relay'], $radish['against'], $radish['rows'], $radish['apart_cm']]);
         self::assertSame(['shade'], $fits['bush-bean']['against']);
 
-        // The bed is full of tomatoes: between their rows there is room all the same.
+        // The bed is full of tomatoes, but there is room between their rows.
         $beside = $this->planting('radish', $radish['on'], ['key' => 'between-tomatoes', 'metres' => 8]);
         $alone = $this->change(['add' => [$beside]])
             ->assertOk()
@@ -247,7 +247,7 @@ class GroundTest extends TestCase
         $this->getJson($at.'planting+99999')->assertNotFound();
         self::assertSame('planting', explode(' ', (string) Change::query()->latest('id')->firstOrFail()->fields['between']['is'])[0]);
 
-        // Moved to another bed it stands alone there; undone, it is back between them.
+        // Moved to another bed, it has its own space there; undone, it is back between them.
         $named = ['id' => $second['planting'], 'version' => $second['version'], 'on' => $second['from'], 'metres' => 3, 'pinned' => false];
         $moved = $this->change(['change' => [$named + ['bed' => $this->beds[1]]]])
             ->assertOk()
@@ -256,7 +256,7 @@ class GroundTest extends TestCase
         $back = $this->change($moved['undo'])->assertOk()->json('data.ground.beds');
         self::assertSame([null, $first], array_column($back[0]['stays'], 'between'));
 
-        // Sown as it was planned, both are a pair in the log's words too.
+        // Sown as planned, both are a pair in the log's terms too.
         $line = ['act' => 'set-out', 'on' => '2012-05-25', 'garden' => 'School', 'bed' => 'Bed 1', 'metres' => 10, 'written_at' => 1];
         config(['anthesis.today' => '2012-06-02']);
         $this->postJson('/api/zones/test-basin/log-entries', [
@@ -305,7 +305,7 @@ class GroundTest extends TestCase
             ->assertOk()
             ->json('data');
         $stay = $planned['ground']['beds'][0]['stays'][0];
-        // As many plants as the rows have, and one in ten more, each from seed that comes up as often.
+        // As many plants as the rows have, plus one in ten, each from seed that germinates as often.
         self::assertSame((int) ceil(1.1 * $before['need']['plants'] - 1e-9), $stay['need']['spares']);
         self::assertSame([true, $told['plants']], [$stay['spares'], $stay['need']['spares']]);
         self::assertEqualsWithDelta(2.1 * $before['need']['seeds'], $stay['need']['seeds'], 2);
@@ -313,7 +313,7 @@ class GroundTest extends TestCase
             [['spares-start', $told['start'], null, $told['plants']], ['spares-ready', $told['ready'], $told['until'], $told['plants']]],
             array_map(static fn (array $t): array => [$t['key'], $t['on'], $t['to'], $t['plants']], $tasks()),
         );
-        // A change of something else leaves them planned; undone they are not.
+        // A change of something else leaves them planned; undone, they are not.
         $moved = $this->change(['change' => [['version' => 2, 'metres' => 3] + $named]])->assertOk();
         self::assertTrue($moved->json('data.ground.beds.0.stays.0.spares'));
         self::assertTrue($moved->json('data.undo.change.0.spares'));
@@ -321,7 +321,7 @@ class GroundTest extends TestCase
         self::assertFalse($ground()['spares']);
         $this->change(['change' => [['version' => 4, 'spares' => true] + $named]])->assertOk();
 
-        // Once they are started they are no more to be started; once the sowing is up, nobody waits for them.
+        // Once they are started, they need not be started; once the sowing is up, nobody waits for them.
         config(['anthesis.today' => '2012-05-20']);
         $log = fn (array $entry) => $this->postJson('/api/zones/test-basin/log-entries', [
             'sent_at' => 2,
@@ -410,7 +410,7 @@ class GroundTest extends TestCase
             self::assertGreaterThanOrEqual('2012-04-20', $placed['on'], 'nothing is sown in the past');
         }
         self::assertSame(2, Planting::query()->count());
-        // Taken, nothing stands on anything.
+        // Adopted, nothing overlaps.
         $add = array_map(
             static fn (array $p): array => [
                 'key' => uniqid('placed-'),
@@ -575,7 +575,7 @@ class GroundTest extends TestCase
             'all of it or nothing',
         );
         self::assertSame(['added', 'edited', 'edited'], Change::query()->where('subject', 'plantings')->orderBy('id')->pluck('act')->all());
-        // Undone in turn, the earlier undo is meant at the versions the later one left.
+        // Undone in turn, the earlier undo refers to the versions the later one left.
         $back = $this->change(['change' => [['id' => $id, 'version' => 3, 'bed' => $this->beds[0], 'on' => '2012-05-08', 'metres' => 4]]])
             ->assertOk()
             ->json('data.undo.change.0.version');

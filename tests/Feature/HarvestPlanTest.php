@@ -11,7 +11,7 @@ use App\Season\HarvestPlan;
 use App\Zones\Zone;
 use Tests\TestCase;
 
-/** What a zone's gardens are to give is kept with the zone, for everybody who works there. */
+/** What a zone's gardens should produce is kept with the zone, for everybody who works there. */
 class HarvestPlanTest extends TestCase
 {
     private const AT = '/api/zones/test-basin/harvest-plan';

@@ -13,7 +13,7 @@ use App\Office\Office;
 use App\People\Role;
 use Tests\TestCase;
 
-/** The weekly letter: asked for, confirmed by the link in a mail, left by the link in each letter. */
+/** The newsletter: subscribed to, confirmed by the link in an e-mail, unsubscribed by the link in each issue. */
 final class LetterTest extends TestCase
 {
     protected ?array $book = ['radish', 'tomato-main', 'parsnip'];

@@ -23,7 +23,7 @@ use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
 
-/** The log: what is written of a garden, once, corrected and never overwritten. */
+/** The log: what is written about a garden, once, corrected and never overwritten. */
 class LogTest extends TestCase
 {
     protected ?array $book = ['radish', 'kale', 'tomato-main'];
@@ -336,7 +336,7 @@ class LogTest extends TestCase
 
     public function test_a_picture_of_too_many_pixels_is_refused_before_it_is_decoded(): void
     {
-        // A PNG's size stands in its first bytes: this one says 5,000 by 4,000 and has no pixels at all.
+        // A PNG's size is in its first bytes: this one says 5,000 by 4,000 and has no pixels at all.
         $header = 'IHDR'.pack('NNC5', 5000, 4000, 8, 2, 0, 0, 0);
         $this->post(
             '/api/log-photos',
@@ -408,7 +408,7 @@ class LogTest extends TestCase
             ->with(['zone', 'user'])
             ->findOrFail($id);
         $written = 0;
-        // Somebody takes the sowing back just when the rows have been checked, before the zone is locked.
+        // Somebody deletes the planting just after the rows were checked, before the zone is locked.
         DB::beforeExecuting(function (string $query) use (&$written): void {
             if (str_contains($query, 'for update') && $written++ === 0) {
                 $this->send([
@@ -554,7 +554,7 @@ class LogTest extends TestCase
             ],
             array_column($refused, 'message'),
         );
-        // What is taken back need not be said again.
+        // What is deleted need not be entered again.
         $this->send(['key' => 'watered-5', 'act' => 'watered', 'on' => '2012-06-12', 'corrects' => 'watered-1', 'taken_back' => true])
             ->assertJsonPath('data.refused', []);
         self::assertSame(2, LogEntry::standing(Zone::query()->firstOrFail())->count());
@@ -679,7 +679,7 @@ class LogTest extends TestCase
             ['file' => $this->textFile($text, 'log.csv')],
             ['Accept' => 'application/json'],
         );
-        // The queue of tests works at once, so what was queued is done by the time it is asked for.
+        // The tests' queue works at once, so queued work is done by the time it is needed.
         $imported = fn (string $text, string $zone = 'other-basin') => $this->getJson(
             '/api/log-imports/'.$bring($text, $zone)->assertStatus(202)->json('data.id'),
         )->assertOk();

@@ -33,12 +33,12 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Populated;
 use Tests\TestCase;
 
-/** Several offices on one installation: nobody reads or writes what is another's; what is published is everybody's. */
+/** Several offices on one installation: nobody reads or writes what belongs to another; what is published is public. */
 final class OfficesTest extends TestCase
 {
     use Populated;
 
-    /** Models of the installation, which no office owns, and why. */
+    /** Models that belong to the installation and not to an office, and why. */
     private const NOBODYS = [
         'App\Office\Office' => 'they are what rows belong to',
         'App\People\User' => 'a person may work in several: found by membership',
@@ -111,7 +111,7 @@ final class OfficesTest extends TestCase
                 );
             }
         }
-        // Those that the other office begins with, and nothing else.
+        // Those that the other office starts with, and nothing else.
         $expected = ['App\Crops\Crop', 'App\Crops\ShippedCrop', 'App\People\Change', 'App\People\Membership', 'App\Sites\Site'];
         $there = array_keys(array_filter($seen, static fn (array $n): bool => $n[1] > 0));
         sort($there);
@@ -216,9 +216,9 @@ final class OfficesTest extends TestCase
     }
 
     /**
-     * A person of the first office names, in what they send about their own zone, a row of the other's.
+     * A person of the first office names a row of the other's, in what they send about their own zone.
      *
-     * @return array<string, array{string, string, array<string, mixed>, string}> method, address, what is sent, the field that is refused
+     * @return array<string, array{string, string, array<string, mixed>, string}> method, address, what is sent, the refused field
      */
     public static function foreignRows(): array
     {
@@ -355,7 +355,7 @@ final class OfficesTest extends TestCase
         $before = $this->rowsOf();
         $answer = $this->json($method, $address, $sent);
         $told = (string) $answer->getContent();
-        // A log entry is answered for by itself, within an answer that went well.
+        // A log entry has its own answer, within an answer that was fine.
         $refused = str_ends_with($address, 'log-entries')
             ? str_contains($told, 'refused')
             : in_array($answer->getStatusCode(), [404, 422], true);
@@ -465,7 +465,7 @@ final class OfficesTest extends TestCase
             ->assertUnprocessable()
             ->assertJsonPath('errors.office.0', 'This office is not open to you. Choose one from the list.');
 
-        // Where it is closed to them, the desk shows the one that is open.
+        // If it is closed to them, the desk shows the one that is open.
         OfficeInUse::within(
             $this->other->id,
             static fn () => Membership::query()
@@ -658,7 +658,7 @@ final class OfficesTest extends TestCase
         foreach (NamedRows::OWN as $model) {
             $known[] = (new $model())->getTable().'.user_id';
         }
-        // A login and a membership are what lets somebody in, and end by themselves.
+        // A log-in and a membership are what lets somebody in, and end by themselves.
         $known = [...$known, 'logins.user_id', 'memberships.user_id'];
         sort($columns);
         sort($known);

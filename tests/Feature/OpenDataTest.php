@@ -105,7 +105,7 @@ final class OpenDataTest extends TestCase
                     ->getContent(),
             );
         }
-        // The script itself, as it is given to read.
+        // The script itself, as it is published.
         $script = (string) $this->get('/open/v1/check-edition.txt')->assertOk()->getContent();
         file_put_contents("{$folder}/check.php", $script);
         $check = static fn (string ...$more): array => [

@@ -14,7 +14,7 @@ use PDO;
 use SplFileInfo;
 use Tests\TestCase;
 
-/** What a gardener makes of a calendar: crops of their own, sheets of paper, a frame, a search. */
+/** What gardeners make of a calendar: their own crops, printable calendars, a frame, a search. */
 final class OwnPagesTest extends TestCase
 {
     protected ?array $book = ['radish', 'tomato-main', 'summer-squash', 'parsnip'];
@@ -127,7 +127,7 @@ final class OwnPagesTest extends TestCase
         );
         self::assertStringStartsWith('%PDF-', $pdf);
         $this->get('/zones/test-basin/paper/week.pdf')->assertOk()->assertHeader('Content-Type', 'application/pdf');
-        // Locks are the connection's own, so another one has to hold them.
+        // Locks belong to a connection, so another one has to hold them.
         config(['database.connections.other' => config('database.connections.mariadb')]);
         $held = [];
         foreach ([0, 1] as $press) {

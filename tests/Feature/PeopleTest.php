@@ -20,7 +20,7 @@ use Illuminate\Testing\TestResponse;
 use Symfony\Component\HttpFoundation\Response;
 use Tests\TestCase;
 
-/** People are invited, join, come and go; each looks after their own account. */
+/** People are invited, join, come, and go; each manages their own account. */
 final class PeopleTest extends TestCase
 {
     private const PASSWORD = 'three words and a number 7';
@@ -41,7 +41,7 @@ final class PeopleTest extends TestCase
         return $this->postJson('/api/invitations', ['name' => 'New Person', 'email' => $email, 'role' => $role]);
     }
 
-    /** @return string the secret at the end of the link in the last mail, or of the whole address where it goes on */
+    /** @return string the secret at the end of the link in the last e-mail, or of the whole address if it continues */
     private function link(string $to, string $path): string
     {
         $link = null;
@@ -184,7 +184,7 @@ final class PeopleTest extends TestCase
         $this->deleteJson($at, ['keep_name' => true])->assertUnprocessable()->assertJsonPath('errors.keep_name.0', $words);
         $gone = $this->person(Role::Administrator);
         $this->patchJson("/api/people/{$gone->id}", ['active' => false])->assertOk();
-        // Who is deactivated looks after nobody.
+        // Somebody who is deactivated manages nobody.
         $this->patchJson($at, ['role' => 'educator'])->assertUnprocessable();
         $this->patchJson("/api/people/{$gone->id}", ['active' => true])->assertOk();
         $this->patchJson($at, ['role' => 'educator'])->assertOk();
@@ -418,7 +418,7 @@ final class PeopleTest extends TestCase
         $this->getJson('/api/people')
             ->assertForbidden()
             ->assertJsonPath('message', 'Your office asks for a second step when logging in. Set it up in your profile first.');
-        // Nor is there a way around by a token.
+        // A token is no way around it either.
         $this->postJson('/api/profile/tokens', ['name' => 'x', 'scopes' => ['read-zones'], 'days' => 30])->assertForbidden();
         $this->getJson('/api/profile/account')->assertOk()->assertJsonPath('data.second_factor.demanded', true);
         $secret = $this->postJson('/api/profile/second-factor')->assertCreated()->json('data.secret');

@@ -9,10 +9,10 @@ use PHPUnit\Framework\TestCase;
 use RecursiveDirectoryIterator;
 use RecursiveIteratorIterator;
 
-/** The words of lang/en: terms that were replaced stay away, and sentences are as easy as those who read them need. */
+/** The words of lang/en: replaced terms stay away, and sentences are as easy as their readers need. */
 class PlainWordsTest extends TestCase
 {
-    /** What is said no more, and what is said instead. */
+    /** What we no longer say, and what we say instead. */
     private const REPLACED = [
         '\bproof\b' => 'Review changes',
         '\bin force\b' => 'current',
@@ -61,22 +61,22 @@ class PlainWordsTest extends TestCase
         'tag.heat-proof',
     ];
 
-    /** Files that gardeners read, and the grade their sentences may ask for; the desk's. */
+    /** Files that gardeners read, and the grade their sentences may require; the desk's. */
     private const PUBLIC_GRADE = 8.0;
 
     private const DESK_GRADE = 10.0;
 
     private const LABEL_WORDS = 4;
 
-    /** What needs more words, and why. */
+    /** Labels that need more words, and why. */
     private const LONG_LABELS = [
-        // Boxes to be ticked, which say all that one agrees to.
+        // Checkboxes, which say everything one agrees to.
         'ground.pin',
         'office-settings.second-factor',
         'office-settings.second-signature',
         'people.keep-name',
         'profile.digest',
-        // Read out in place of a picture, as are those of charts and plots.
+        // Read out instead of a picture, like those of charts and plots.
         'course.normal-minimum-maximum-and-soil',
         'freezes.years-from-to-freezing-until',
         'readings.readings-as-daily-means-with',
@@ -135,7 +135,7 @@ class PlainWordsTest extends TestCase
             if (! $isPicture && str_word_count($said, 0, '0..9') > self::LABEL_WORDS && ! in_array($key, self::LONG_LABELS, true)) {
                 $long[] = "{$key}: “{$said}”";
             }
-            // A second word that begins with a capital; a file's kind and a place of papers are names.
+            // A second word with a capital letter; a file type and a part of the office are names.
             $plain = (string) preg_replace('/\b(GeoJSON|English|ZIP|CSV|PDF|CC BY|Letter|A4|I)\b/', '', $said);
             if (! $isPicture && preg_match('/\S [A-Z]/', $plain) === 1 && ! self::isSentence($said)) {
                 $cased[] = "{$key}: “{$said}”";
@@ -145,7 +145,7 @@ class PlainWordsTest extends TestCase
         self::assertSame([], $cased);
     }
 
-    /** @return list<string> keys of what the desk's buttons, links, fields and columns are called */
+    /** @return list<string> keys for the names of the desk's buttons, links, fields, and columns */
     private static function labels(): array
     {
         $keys = [];
@@ -163,7 +163,7 @@ class PlainWordsTest extends TestCase
         return array_values(array_unique($keys));
     }
 
-    /** @return string a message as it is said: the last arm of its choices, and "it" for what fills it in */
+    /** @return string a message as it is said: with the last arm of its choices, and "it" for what fills it in */
     private static function said(string $message): string
     {
         do {
@@ -184,7 +184,7 @@ class PlainWordsTest extends TestCase
         return preg_match('/^[A-Z].*[.?!]$/us', $said) === 1 && str_word_count($said) >= 5;
     }
 
-    /** @return float the school grade by Flesch and Kincaid: 0.39 words a sentence + 11.8 syllables a word − 15.59 */
+    /** @return float the school grade by Flesch and Kincaid: 0.39 words per sentence + 11.8 syllables per word − 15.59 */
     private static function grade(string $text): float
     {
         $sentences = max(1, preg_match_all('/[.?!](?:\s|$)/u', $text));

@@ -8,7 +8,7 @@ use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
 
-/** Behind a proxy that ends TLS, readers are told apart and cookies are safe; nobody else is believed. */
+/** Behind a proxy that handles TLS, readers are told apart and cookies are safe; nobody else is trusted. */
 final class ProxyTest extends TestCase
 {
     protected ?array $book = ['radish'];
@@ -27,7 +27,7 @@ final class ProxyTest extends TestCase
 
     /**
      * @param  string  $from  who connects to us
-     * @param  string  $for  who that one says is asking
+     * @param  string  $for  who asks, according to that proxy
      * @return TestResponse<\Illuminate\Http\Response>
      */
     private function ask(string $address, string $from, string $for, string $by = 'https'): TestResponse

@@ -234,7 +234,7 @@ final class RecordTest extends TestCase
     {
         $this->bring('record-imports', $this->stationFile())->assertStatus(202);
         $crops = count($this->book ?? []);
-        // What is told of a record is kept by import; all else by what is in it.
+        // Notes about a record are kept by import; everything else by its content.
         $results = static fn (): array => Result::query()
             ->whereNot('kind', ResultKind::Record)
             ->orderBy('hash')

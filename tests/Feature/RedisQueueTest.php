@@ -14,7 +14,7 @@ use Symfony\Component\Process\Process;
 use Tests\TestCase;
 use Throwable;
 
-/** Several machines share the work through Redis where the environment says so; here a server of the test's own stands in. */
+/** Several machines share the work through Redis if the environment says so; here, a server of the test's own stands in. */
 final class RedisQueueTest extends TestCase
 {
     private Process $server;

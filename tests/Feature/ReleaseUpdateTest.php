@@ -22,14 +22,14 @@ use Tests\TestCase;
 
 /**
  * The database of an earlier release, as it was dumped then (tests/fixtures/releases), becomes one of this release, and nothing is lost. A
- * dump holds an office with a zone in print, people who came and went, a log, a trial, a token, and a sealed trail; not the results, which
+ * dump has an office with a published zone, people who came and went, a log, a trial, a token, and a sealed trail; not the results, which
  * are computed again.
  */
 final class ReleaseUpdateTest extends TestCase
 {
     private const DATABASE = 'anthesis_test_release';
 
-    /** What no update carries over as it is: what has been run, and what it makes of people. */
+    /** What no update carries over unchanged: the list of migrations, and what is made from people. */
     private const MADE_ANEW = ['migrations', 'memberships'];
 
     protected function tearDown(): void
@@ -105,7 +105,7 @@ final class ReleaseUpdateTest extends TestCase
             }
         }
         self::assertSame(1, Membership::query()->whereNotNull('deactivated_at')->count());
-        // Every row that can be of an office is of this one.
+        // Every row that can belong to an office belongs to this one.
         OfficeInUse::within($office->id, static function () use ($before): void {
             self::assertSame(count($before['changes']), Change::query()->count());
             self::assertSame(count($before['crops']), Crop::query()->count());

@@ -18,7 +18,7 @@ use Anthesis\Window\School\Schools;
 use App\Results\Result;
 use PHPUnit\Framework\TestCase;
 
-/** Results are kept under a fingerprint of their inputs. Where the same inputs now give another result, the generation must be another. */
+/** Results are kept under a fingerprint of their inputs. If the same inputs now give another result, the generation must change. */
 final class ResultGenerationTest extends TestCase
 {
     private const FILE = __DIR__.'/../fixtures/result-generation.json';
@@ -38,7 +38,7 @@ final class ResultGenerationTest extends TestCase
             $crop = CropCsv::standard()->find($slug) ?? $crops[0];
             $results[] = CropDossier::of($crop, $schools);
         }
-        // As a reader of JSON sees them, to nine digits: the last ones differ from machine to machine.
+        // As a reader of JSON sees them, to nine digits, because the last ones differ from machine to machine.
         array_walk_recursive($results, static function (mixed &$value): void {
             $value = is_float($value) ? sprintf('%.9g', $value) : $value;
         });

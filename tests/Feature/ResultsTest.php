@@ -20,7 +20,7 @@ use Illuminate\Foundation\Testing\LazilyRefreshDatabase;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
-/** What is computed is kept under what it was computed from, read back, and put away when nobody uses it any longer. */
+/** Results are kept under what they were computed from, read back, and deleted when nobody uses them any longer. */
 final class ResultsTest extends TestCase
 {
     use LazilyRefreshDatabase;

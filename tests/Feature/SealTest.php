@@ -17,7 +17,7 @@ use Illuminate\Support\Facades\Storage;
 use PHPUnit\Framework\Attributes\TestWith;
 use Tests\TestCase;
 
-/** What must not change unnoticed, what is served as files, what is put away, and whether the application says how it is. */
+/** What must not change unnoticed, what is served as files, what is deleted, and whether the application reports its state. */
 final class SealTest extends TestCase
 {
     protected ?array $book = ['radish', 'kale'];

@@ -6,7 +6,7 @@ namespace Tests\Feature;
 
 use Tests\TestCase;
 
-/** One list of names for the public search, the desk and the log on a phone. */
+/** One list of names for the public search, the desk, and the log on a phone. */
 final class SearchTest extends TestCase
 {
     protected ?array $book = ['radish', 'kale', 'pak-choi', 'parsnip', 'potato-early', 'potato-main', 'summer-squash', 'sweet-potato'];

@@ -9,7 +9,7 @@ use App\Crops\ShippedCrop;
 use App\People\Role;
 use Tests\TestCase;
 
-/** What an update of the shipped crop table offers a book that is kept. */
+/** What an update of the crop table that ships offers to an existing book. */
 class ShippedCropsTest extends TestCase
 {
     protected ?array $book = null;

@@ -121,7 +121,7 @@ final class SitesTest extends TestCase
 
     public function test_readings_calibrate_a_site_and_what_they_say_can_be_kept_as_a_site_of_the_zone(): void
     {
-        // Three mornings two degrees warmer than the model, at two depths of which the more frequent is taken.
+        // Three mornings two degrees warmer than the model, at two depths, of which the more frequent is used.
         $site = Site::query()->where('name', 'open ground')->firstOrFail();
         $model = $this->calibrate(
             $site->id,

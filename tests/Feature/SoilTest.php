@@ -13,7 +13,7 @@ use App\Zones\Zone;
 use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
 
-/** Soil as it is measured: with the timer, spot by spot, against the model and the usual. */
+/** Measured soil: with the timer, spot by spot, compared with the model and with normal. */
 class SoilTest extends TestCase
 {
     protected ?array $book = ['radish', 'kale', 'bush-bean'];
@@ -121,7 +121,7 @@ class SoilTest extends TestCase
             'the bed is warm enough for beans, and the model says it is not',
         );
         self::assertArrayNotHasKey('radish', $open, 'both are warm enough for it');
-        // An old reading says nothing of today.
+        // An old reading says nothing about today.
         config(['anthesis.today' => '2012-04-20']);
         self::assertSame([], $this->getJson('/api/zones/test-basin/soil')->json('data.spots.0.open'));
     }

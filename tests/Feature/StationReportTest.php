@@ -17,7 +17,7 @@ use Illuminate\Support\Facades\File;
 use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
 
-/** Stations that report by themselves: a device with a token, and files dropped into a folder. */
+/** Stations that report on their own: a device with a token, and files dropped into a folder. */
 class StationReportTest extends TestCase
 {
     protected ?array $book = ['radish', 'kale'];

@@ -24,7 +24,7 @@ use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
 
-/** What can be done today, on this season as it is; and the stations that report it. */
+/** What can be done today, in this season as it is; and the stations that report it. */
 class TodayTest extends TestCase
 {
     /** A zone of the demonstration, with its station's record up to a day. */
@@ -178,7 +178,7 @@ class TodayTest extends TestCase
         $waits = $radish();
         self::assertTrue($this->getJson('/api/zones/basin-floor')->assertOk()->json('data.waits_for_ground'));
         self::assertLessThanOrEqual($first($waits), $first($open));
-        // Clay is fit later than loam; a site's ground moves dates now.
+        // Clay is fit later than loam, and now a site's ground moves dates.
         Site::query()->where('name', 'open ground')->update(['ground' => 'clay']);
         $this->putJson('/api/zones/basin-floor/method', [
             'standard' => $zone->refresh()->standard,
@@ -227,7 +227,7 @@ class TodayTest extends TestCase
         self::assertSame(0, $watered['now']);
         self::assertGreaterThan('2026-06-20', $watered['day'] ?? '9');
 
-        // A gauge of another garden says nothing of this one; its own does.
+        // Another garden's gauge does not count here; its own does.
         $log(['key' => 'gauge-one', 'act' => 'gauge', 'on' => '2026-06-19', 'garden' => 'Other garden', 'bed' => 'A', 'mm' => 90]);
         self::assertSame($after, $due()[0]);
         $log(
@@ -324,7 +324,7 @@ class TodayTest extends TestCase
         $today = $this->getJson('/api/zones/basin-floor/today')->assertOk()->json('data');
         self::assertSame(['2026-04-12', '2026-04-18', null], [$today['record_ends'], $today['on'], $today['outlook']]);
         self::assertGreaterThan(10, array_column($today['acts'], null, 'crop')['carrot']['of']);
-        // A clock that was moved back leaves out what is told of days to come.
+        // A clock that was moved back leaves out what is reported of later days.
         config(['anthesis.today' => '2026-03-01']);
         $this->getJson('/api/zones/basin-floor/today')->assertJsonPath('data.record_ends', '2026-02-28');
     }

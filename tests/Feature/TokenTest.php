@@ -11,7 +11,7 @@ use Illuminate\Testing\TestResponse;
 use Laravel\Sanctum\PersonalAccessToken;
 use Tests\TestCase;
 
-/** Programs get in by a token, which does what it was made for and no more. */
+/** Programs use a token, which does what it was made for and no more. */
 final class TokenTest extends TestCase
 {
     private User $person;

@@ -16,7 +16,7 @@ use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Tests\TestCase;
 
-/** Every change that reaches a date or a right is on record, can be traced, and cannot be altered unnoticed. */
+/** Every change that affects a date or a right is on record, can be traced, and cannot be altered unnoticed. */
 final class TrailTest extends TestCase
 {
     private User $educator;

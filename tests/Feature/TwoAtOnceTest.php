@@ -26,7 +26,7 @@ use PDO;
 use PHPUnit\Framework\Attributes\TestWith;
 use Tests\TestCase;
 
-/** Two people, two clicks or two workers at once: nothing is lost, nothing is done twice. */
+/** Two people, two clicks, or two workers at once: nothing is lost, and nothing is done twice. */
 final class TwoAtOnceTest extends TestCase
 {
     protected function setUp(): void
@@ -59,7 +59,7 @@ final class TwoAtOnceTest extends TestCase
         )->assertStatus(202);
         $station = $this->zone()->station;
         Queue::fake();
-        // Both were read, and queued, when the record held neither.
+        // Both were read, and queued, when the record had neither.
         $keep->execute($this->zone(), $station, $this->textFile($day('2012-01-01', 400), 'a.csv'), [], $this->person());
         $keep->execute($this->zone(), $station, $this->textFile($day('2014-01-01', 400), 'b.csv'), [], $this->person());
         app()->call((new ComputeZoneJob($this->zone()->id))->handle(...));
@@ -77,7 +77,7 @@ final class TwoAtOnceTest extends TestCase
         app()->call((new ComputeZoneJob($this->zone()->id))->handle(...));
         self::assertSame(ComputationState::Queued, $computation->refresh()->state);
         self::assertFalse(NamedLock::isFree(ComputeZoneJob::lockOf($this->zone()->id)));
-        // The lock falls with its holder, however that ends.
+        // The lock is released with its holder, however that ends.
         $other = null;
         for ($i = 0; $i < 100 && (int) DB::scalar('SELECT IS_FREE_LOCK(?)', [$name]) !== 1; $i++) {
             usleep(50_000);
@@ -95,7 +95,7 @@ final class TwoAtOnceTest extends TestCase
 
     public function test_whoever_cannot_have_the_lock_is_told_to_try_again(): void
     {
-        DB::commit(); // so that another connection sees the zone
+        DB::commit(); // so another connection sees the zone
         $other = $this->anotherConnection();
         $other->beginTransaction();
         $other->query('SELECT id FROM zones FOR UPDATE');

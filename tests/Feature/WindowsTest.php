@@ -39,7 +39,7 @@ final class WindowsTest extends TestCase
         $route = $crops['radish']['routes'][0];
         self::assertSame(['replay', 'direct', '04-01'], [$crops['radish']['school'], $route['route'], $route['windows'][0]['first']]);
         self::assertSame(13, $route['ribbon']['years']);
-        // Packed as the dossier has it, where all years of each sow day are accounted for.
+        // Packed from the crop's evidence, in which all years of each sow day are accounted for.
         $ribbon = $this->radish()['replay'][0]['ribbon'];
         self::assertSame(PackedRibbon::of($ribbon), $route['ribbon']);
         foreach ([32, 91, 200] as $day) {

@@ -9,12 +9,12 @@ use PHPUnit\Framework\TestCase;
 use Symfony\Component\Finder\Finder;
 use Symfony\Component\Finder\SplFileInfo;
 
-/** What is said and what there are words for are the same: by the core, the application and the screens, in every language. */
+/** What is said and what there are words for are the same, in the core, the application, and the screens, in every language. */
 final class WordsTest extends TestCase
 {
     private const SOURCES = ['core/src', 'app', 'resources/js'];
 
-    /** Words asked for by a whole key that stands in no source: of columns, by CropColumnTable and the form. */
+    /** Words requested by a whole key that appears in no source: those of columns, by CropColumnTable and the form. */
     private const KEY = '[a-z][a-z0-9_]*(?:-[a-z0-9_]+)*';
 
     public function test_every_key_that_is_said_has_words_in_every_language(): void
@@ -100,7 +100,7 @@ final class WordsTest extends TestCase
         }
     }
 
-    /** Charts and times of the desk alone. */
+    /** Charts and times used only at the desk. */
     private const AT_THE_DESK = ['date.of-week', 'common.1-year-in-2', 'common.site', 'behind.take-as-read', 'measure.labeled'];
 
     /** @return list<string> names of a language's files */
@@ -135,11 +135,11 @@ final class WordsTest extends TestCase
             }
         }
 
-        // How a day is written is a question in English alone.
+        // Only English has more than one way to write a day.
         return array_map(strval(...), array_keys(array_diff_key($names, ['dates' => true])));
     }
 
-    /** @return list<string> keys that stand in a source as they are */
+    /** @return list<string> keys that appear in a source as they are */
     private static function literals(): array
     {
         preg_match_all(
@@ -154,11 +154,11 @@ final class WordsTest extends TestCase
         $known = Words::in('en');
         $said = self::said();
 
-        // A dotted text is a key where words are asked for, or where there are words for it.
+        // A dotted text is a key if it is passed to something that says words, or if there are words for it.
         return array_values(array_unique([...$said, ...array_filter($found[1], $known->has(...))]));
     }
 
-    /** @return list<string> keys given straight to what says them */
+    /** @return list<string> keys passed directly to what says them */
     private static function said(): array
     {
         preg_match_all("/(?:Phrase::of|Say::key|->say|\bsay)\(\s*'([^'\$]+[^'.\$])'/", self::source(), $found);
@@ -171,8 +171,8 @@ final class WordsTest extends TestCase
     }
 
     /**
-     * @param  string  $call  what the key has to stand in, as a pattern; anywhere, where it is not said
-     * @return list<string> keys of which a part is worked out, as patterns
+     * @param  string  $call  what the key has to appear in, as a pattern; anywhere, if left out
+     * @return list<string> keys of which a part is computed, as patterns
      */
     private static function patterns(string $call = ''): array
     {

@@ -114,7 +114,7 @@ final class RainSheetTest extends TestCase
         // The winter of 2005 has only December; that of 2001 lacks one: 31 of 90 days are too many.
         self::assertSame([3, 4, 4, 4], array_column($spells, 'years'));
         self::assertSame([4, 4, 4], [$spells[2]['one_in_2'], $spells[2]['one_in_5'], $spells[2]['one_in_10']]);
-        // 26 to April 30 and all of May 2003: 35 days; the others 4: one year in five passes that.
+        // April 26 to 30 and all of May 2003: 35 days; the others 4: one year in five passes that.
         self::assertSame([4, 35, 35], [$spells[1]['one_in_2'], $spells[1]['one_in_5'], $spells[1]['one_in_10']]);
         $south = $this->sheet(static fn (): float => 0.0, -45.0)['dry_spells'];
         self::assertSame([[6, 7, 8], [9, 10, 11], [12, 1, 2], [3, 4, 5]], array_column($south, 'months'));
@@ -132,7 +132,7 @@ final class RainSheetTest extends TestCase
         self::assertSame(array_map(static fn ($day) => $day?->iso(), $of->first($latitude)), $loam['years']);
         self::assertEquals(Fixtures::json('water-north.json')['grounds']['loam']['first_workable'], $loam['years']);
         self::assertCount(365, $loam['share']);
-        // Of 20 years: a tenth between 13 and January 25, nine tenths between 5 and April 7.
+        // Of 20 years: a tenth between January 13 and 25, nine tenths between April 5 and 7.
         self::assertSame(['01-14', '04-07'], [$loam['early'], $loam['late']]);
         self::assertLessThanOrEqual($loam['late'], $loam['middle']);
         self::assertLessThanOrEqual($loam['late'], $loam['at_standard']);

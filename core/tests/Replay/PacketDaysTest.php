@@ -90,7 +90,7 @@ final class PacketDaysTest extends TestCase
                 ),
             ),
         );
-        // The seventeenth week is that of 23 to April 29, days 113 to 119.
+        // The seventeenth week is that of April 23 to 29, days 113 to 119.
         self::assertGreaterThan(0.5, $best(113, 119));
         self::assertSame(0.0, $best(114, 119));
         self::assertSame(0.0, $best(113, 118));

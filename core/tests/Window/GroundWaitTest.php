@@ -42,7 +42,7 @@ final class GroundWaitTest extends TestCase
     public function test_it_waits_from_midwinter_to_the_first_workable_day_of_as_many_years_as_are_asked(): void
     {
         $half = self::wait()->days(0.5);
-        // The middle of ten lies between the fifth and the sixth, 14 and February 15: the whole days before it wait.
+        // The middle of ten lies between the fifth and the sixth, February 14 and 15: the whole days before it wait.
         self::assertSame([true, true, false], [$half[0], $half[YearDay::of(2, 14)->number - 1], $half[YearDay::of(2, 15)->number - 1]]);
         self::assertFalse($half[364], 'autumn waits for nothing');
         self::assertSame(YearDay::of(2, 17)->number, self::last(self::wait()->days(0.8)));
