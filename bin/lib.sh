@@ -1,4 +1,4 @@
-# What bin/start, bin/test, bin/bench and bin/database share. Sourced, not run.
+# What bin/start, bin/test, bin/bench, and bin/database have in common. Sourced, not run.
 
 set -euo pipefail
 
@@ -65,7 +65,7 @@ ensure_packages() { # ensure_packages [tests]
         local install=(apt-get install -y -qq --no-install-recommends "${missing[@]}")
         say "installing Debian packages: ${missing[*]}"
         if [ "$(id -u)" = 0 ]; then
-            apt_install "" || fail "apt-get could not install ${missing[*]}. Look at storage/logs/apt.log, then run this again."
+            apt_install "" || fail "apt-get could not install ${missing[*]}. Read storage/logs/apt.log, then run this again."
         elif sudo -n true 2>/dev/null; then
             apt_install sudo || fail "apt-get could not install ${missing[*]}. Look at storage/logs/apt.log, then run this again."
         else
@@ -104,7 +104,7 @@ install_php() { # exactly the versions of composer.versions, so that a build of 
     while read -r name version; do pins+=(--with "$name:${version#v}"); done <composer.versions
     composer update --no-interaction --no-progress --quiet "${pins[@]}" || return 1
     diff <(php_versions) composer.versions >storage/logs/composer.log \
-        || fail 'Other PHP packages were installed than composer.versions lists. Look at storage/logs/composer.log; bin/pin-packages lists them anew.'
+        || fail 'The installed PHP packages differ from composer.versions. Read storage/logs/composer.log; bin/pin-packages writes a new list.'
 }
 
 install_node() {
@@ -122,7 +122,7 @@ ensure_dependencies() {
     [ -d vendor ] || rm -f storage/stamps/composer
     [ -d node_modules ] || rm -f storage/stamps/npm
     [ -f public/build/manifest.json ] && [ -f public/worker.js ] && [ -f bootstrap/ssr/server.js ] && [ -f resources/js/api/schema.ts ] || rm -f storage/stamps/build
-    stamped composer "$(sha256sum <<<"$(cat composer.json composer.versions)")" install_php || fail 'Composer could not install the PHP packages; its message is above. If a version is no longer to be had, bin/pin-packages takes newer ones.'
+    stamped composer "$(sha256sum <<<"$(cat composer.json composer.versions)")" install_php || fail 'Composer could not install the PHP packages; its message is above. If a version is no longer available, bin/pin-packages takes newer ones.'
     stamped npm "$(sha256sum <package-lock.json)" install_node || fail 'npm could not install the front-end packages. Look at storage/logs/npm.log.'
     stamped build "$(find resources lang docs/openapi.yaml vite.config.ts vite.worker.config.ts package-lock.json tsconfig.json -type f ! -path resources/js/api/schema.ts -print0 | sort -z | xargs -0 sha256sum | sha256sum)" \
         build_front_end || fail 'The front end could not be built. Look at storage/logs/build.log.'
@@ -139,7 +139,7 @@ set_env() { # set_env KEY VALUE: in .env
 ensure_env() {
     [ -f .env ] || cp .env.example .env
     chmod 600 .env
-    # Logs of earlier releases grew for ever.
+    # Logs of earlier releases grew forever.
     sed -i 's/^LOG_CHANNEL=single$/LOG_CHANNEL=daily/' .env
     grep -q '^APP_KEY=base64:' .env || set_env APP_KEY "base64:$(php -r 'echo base64_encode(random_bytes(32));')"
     local key
@@ -151,7 +151,7 @@ ensure_env() {
 # ---- the private database ----------------------------------------------------------------------------------------------
 
 database_user() {
-    # mariadbd refuses to run as root unless told to; where its own user cannot reach the folder, root it is.
+    # mariadbd refuses to run as root unless told to. If its own user cannot reach the folder, it has to.
     if [ "$(id -u)" = 0 ]; then
         if id mysql >/dev/null 2>&1 && setpriv --reuid=mysql --clear-groups test -x "$ROOT/storage" 2>/dev/null; then echo mysql; else echo root; fi
     else
@@ -177,7 +177,7 @@ database_prepare() { # makes the data folder, chooses port and socket, writes do
             || fail 'The database could not be created. Look at storage/logs/database.log.'
     fi
     chmod 700 "$DATABASE_DIR" "$DATABASE_DIR/data"
-    # Socket paths are short by law of the kernel, and the checkout's may be long: a folder of its own, open to nobody else.
+    # The kernel only allows short socket paths, and the checkout's may be long, so the socket gets its own folder, closed to everybody else.
     socket=$(mktemp -d "${TMPDIR:-/tmp}/anthesis-XXXXXX")/database.sock
     [ "$(id -u)" != 0 ] || chown "$user" "$(dirname "$socket")"
     echo "$socket" >"$DATABASE_DIR/socket"
@@ -193,14 +193,14 @@ database_accounts() { # run by the server itself as it starts: nobody needs a pa
     me=$(id -un)
     password=$(sed -n 's/^DB_PASSWORD=//p' .env)
     owner=$(sed -n 's/^DB_OWNER_PASSWORD=//p' .env)
-    # Whoever started the server administers it, through the socket alone.
+    # Whoever started the server administers it, only through the socket.
     echo "CREATE USER IF NOT EXISTS '$me'@'localhost' IDENTIFIED VIA unix_socket;"
     echo "ALTER USER '$me'@'localhost' IDENTIFIED VIA unix_socket;"
     echo "GRANT ALL PRIVILEGES ON *.* TO '$me'@'localhost' WITH GRANT OPTION;"
     [ "$me" = root ] || echo "DROP USER IF EXISTS 'root'@'localhost';"
     echo "DROP USER IF EXISTS 'root'@'127.0.0.1', 'root'@'::1', 'root'@'$(hostname)', ''@'localhost', ''@'$(hostname)';"
     for name in anthesis anthesis_test anthesis_test_{1..8} anthesis_browser anthesis_empty; do echo "CREATE DATABASE IF NOT EXISTS $name;"; done
-    # The application reads and writes rows; tables are made and changed by their owner, as part of an update.
+    # The application reads and writes rows. Their owner creates and changes tables, as part of an update.
     echo "CREATE OR REPLACE USER 'anthesis'@'127.0.0.1' IDENTIFIED BY '$password';"
     echo "CREATE OR REPLACE USER 'anthesis_owner'@'127.0.0.1' IDENTIFIED BY '$owner';"
     echo "DROP USER IF EXISTS 'anthesis'@'localhost';"
@@ -280,7 +280,7 @@ end_group() { # end_group NAME: whatever is left of a program and of what it sta
     local file=$GROUPS_DIR/$1 group pid
     [ -f "$file" ] || return 0
     group=$(cat "$file")
-    # The number may be another program's by now: ours run in this folder.
+    # The number may belong to another program by now. Ours run in this folder.
     for pid in $(group_members "$group"); do
         [ "$(readlink "/proc/$pid/cwd" 2>/dev/null)" != "$ROOT" ] || { kill -KILL -- "-$group" 2>/dev/null || true; break; }
     done
@@ -291,7 +291,7 @@ group_members() { # group_members GROUP
     local stat pid rest
     for stat in /proc/[0-9]*/stat; do
         { read -r pid rest <"$stat"; } 2>/dev/null || continue
-        # The program's name stands in brackets, and may have spaces.
+        # The program's name is in parentheses, and may have spaces.
         read -r _ _ rest _ <<<"${rest##*) }"
         [ "$rest" != "$1" ] || echo "$pid"
     done
@@ -308,7 +308,7 @@ supervise() { # supervise NAME COMMAND...: keeps it running, waiting longer each
         pause=1
         while :; do
             began=$SECONDS
-            # A group of its own: a program that is killed leaves its children, and they would hold its socket.
+            # It gets its own group, because a killed program leaves its children behind, and they would hold its socket.
             setsid "$@" &
             child=$!
             echo "$child" >"$GROUPS_DIR/$name"
@@ -339,7 +339,7 @@ serve() { # serve NAME PORT: nginx, php-fpm, queue workers and the scheduler, wi
         supervise "$worker-$name" bin/service "$worker"
         SERVED+=("$SUPERVISOR")
     done
-    # Workers share the work. One ends by itself now and then; another takes its place.
+    # Workers share the work. One stops on its own now and then, and another takes its place.
     for ((worker = 1; worker <= ${WORKERS:-2}; worker++)); do
         WORKER=$worker supervise "worker-$name-$worker" bin/service worker
         SERVED+=("$SUPERVISOR")
@@ -348,13 +348,13 @@ serve() { # serve NAME PORT: nginx, php-fpm, queue workers and the scheduler, wi
         php -r 'exit(@file_get_contents($argv[1]) === false ? 1 : 0);' "http://127.0.0.1:$port/up" && return 0
         sleep 0.1
     done
-    fail "The application does not answer that it is well. Look at http://127.0.0.1:$port/up and storage/logs."
+    fail "The application does not report that it is running well. See http://127.0.0.1:$port/up and storage/logs."
 }
 
 stop_serving() {
     local pid i
     for pid in "${SERVED[@]}"; do kill "$pid" 2>/dev/null || true; done
-    # Looked at rather than waited for: inside a trap that broke off a wait, bash may wait for ever for what has ended.
+    # Polled rather than waited for: inside a trap that interrupted a wait, bash may wait forever for a process that has ended.
     for pid in "${SERVED[@]}"; do
         for ((i = 0; i < 100; i++)); do kill -0 "$pid" 2>/dev/null || break; sleep 0.1; done
         kill -9 "$pid" 2>/dev/null || true
