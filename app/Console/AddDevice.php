@@ -18,7 +18,7 @@ class AddDevice extends Command
         {device : what the device is called}
         {--station= : the station’s name; left out: the zone’s first}';
 
-    protected $description = 'Let a weather station’s device report by itself; prints its token, this once';
+    protected $description = 'Connect a weather station’s device; prints its token, once';
 
     public function handle(SaveDevice $save): int
     {
@@ -37,7 +37,7 @@ class AddDevice extends Command
         }
         [, $token] = $save->add($station, mb_substr((string) $this->argument('device'), 0, 80));
         $this->line("Token: {$token}");
-        $this->line('It is told this once. Send days with it:');
+        $this->line('It is shown only now. Send days with it:');
         $this->line('  curl -H "Authorization: Bearer '.$token.'" --data-binary @days.csv '.url('/api/station-reports'));
         $this->line("Or drop files into {$this->folder($station)}/");
 

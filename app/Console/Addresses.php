@@ -14,7 +14,7 @@ class Addresses extends Command
 {
     protected $signature = 'anthesis:addresses';
 
-    protected $description = 'List the addresses of all public pages, one a line';
+    protected $description = 'List the addresses of all public pages, one per line';
 
     public function handle(EditionPages $pages): int
     {

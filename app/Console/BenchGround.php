@@ -31,7 +31,7 @@ class BenchGround extends Command
 
     protected $signature = 'anthesis:bench-ground {--beds=50} {--years=5} {--repeats=5}';
 
-    protected $description = 'Time the beds, a change of them and a season’s plan (see bin/bench)';
+    protected $description = 'Time the beds, a change to them, and a season’s plan (see bin/bench)';
 
     public function handle(Kernel $kernel): int
     {

@@ -33,7 +33,7 @@ class BenchJob extends Command
 {
     protected $signature = 'anthesis:bench {--repeats=5}';
 
-    protected $description = 'Time the import and computing of a zone (see bin/bench)';
+    protected $description = 'Time the import and computation of a zone (see bin/bench)';
 
     public function __construct(
         private readonly KeepStationFile $keep,

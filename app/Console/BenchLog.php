@@ -36,7 +36,7 @@ class BenchLog extends Command
 
     protected $signature = 'anthesis:bench-log {--lines=100000} {--repeats=5}';
 
-    protected $description = 'Time the log, Today and trials over many lines (see bin/bench)';
+    protected $description = 'Time the log, Today, and trials with many entries (see bin/bench)';
 
     public function handle(Kernel $kernel): int
     {

@@ -13,7 +13,7 @@ class Collect extends Command
 {
     protected $signature = 'anthesis:collect';
 
-    protected $description = 'Take what stations have reported since their records end into them';
+    protected $description = 'Import what stations have reported since their records end';
 
     public function handle(CollectReports $collect, TakeDroppedFiles $dropped): int
     {

@@ -12,7 +12,7 @@ class Digests extends Command
 {
     protected $signature = 'anthesis:digests';
 
-    protected $description = 'Tell those who want it by mail what needs them today';
+    protected $description = 'E-mail people who want it what needs their attention today';
 
     public function handle(SendDigests $digests): int
     {

@@ -12,7 +12,7 @@ class Letters extends Command
 {
     protected $signature = 'anthesis:letters';
 
-    protected $description = 'Write the weekly letter to all who are due one';
+    protected $description = 'Send the newsletter to everyone who is due one';
 
     public function handle(SendLetters $letters): int
     {

@@ -35,7 +35,7 @@ class Prune extends Command
 
     protected $signature = 'anthesis:prune';
 
-    protected $description = 'Put away computations, results and files that nothing refers to any longer';
+    protected $description = 'Delete computations, results, and files that nothing refers to any longer';
 
     public function handle(): int
     {

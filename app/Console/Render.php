@@ -14,7 +14,7 @@ class Render extends Command
 {
     protected $signature = 'anthesis:render';
 
-    protected $description = 'Make the pages of editions anew where the program has changed';
+    protected $description = 'Make the pages of editions again if the program has changed';
 
     public function handle(PublicSite $site): int
     {

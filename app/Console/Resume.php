@@ -30,7 +30,7 @@ class Resume extends Command
 
     protected $signature = 'anthesis:resume';
 
-    protected $description = 'Take up computations and publications that a killed worker left behind';
+    protected $description = 'Pick up computations and publications that a killed worker left behind';
 
     public function handle(): int
     {

@@ -18,7 +18,7 @@ class RotateLogs extends Command
 
     protected $signature = 'anthesis:rotate-logs {--larger-than= : bytes; left out: 10 MiB} {--in= : the folder; left out: storage/logs}';
 
-    protected $description = 'Pack the logs of programs that have grown large, and delete the oldest';
+    protected $description = 'Compress large logs of the programs, and delete the oldest';
 
     public function handle(): int
     {

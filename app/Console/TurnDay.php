@@ -19,7 +19,7 @@ class TurnDay extends Command
 {
     protected $signature = 'anthesis:turn-day';
 
-    protected $description = 'Go on to the day that has begun in each zone, and have “this week” say how the season runs';
+    protected $description = 'Move each zone on to the day that has begun there, and update “this week”';
 
     public function handle(TurnDays $days, PublicSite $site, SeasonPage $season, ReleaseEditions $release): int
     {

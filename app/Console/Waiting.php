@@ -14,7 +14,7 @@ class Waiting extends Command
 {
     protected $signature = 'anthesis:waiting';
 
-    protected $description = 'Print how many jobs and computations are waiting or under way';
+    protected $description = 'Print how many jobs and computations are waiting or in progress';
 
     public function handle(): int
     {

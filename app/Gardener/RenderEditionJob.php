@@ -52,7 +52,7 @@ final class RenderEditionJob implements ShouldQueue
     {
         $this->publication()?->update([
             'state' => PublicationState::Failed,
-            'error' => 'The pages could not be made, so the edition is not in force. Tell the administrator; it is tried again when the application starts.',
+            'error' => 'The pages could not be made, so the edition is not current. Tell an administrator; it will be tried again when the application starts.',
         ]);
     }
 

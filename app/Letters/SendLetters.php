@@ -84,7 +84,7 @@ final class SendLetters
             return false;
         } catch (Throwable $error) {
             // One address that cannot be reached does not keep others waiting; it is tried again with the next newsletter.
-            Log::warning('A letter could not be sent: '.$error->getMessage());
+            Log::warning('A newsletter could not be sent: '.$error->getMessage());
 
             return false;
         }

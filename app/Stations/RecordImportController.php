@@ -44,7 +44,7 @@ class RecordImportController
         }
         if ($file->isDoubtful() && ! $request->isConfirmed()) {
             throw ValidationException::withMessages([
-                'confirmed' => 'Most of its days contradict themselves or the record in use. Look whether it is of this station, in this unit; then confirm that it is.',
+                'confirmed' => 'Most of its days contradict each other or the record in use. Check that it belongs to this station and is in this unit, then confirm that.',
             ]);
         }
         $computation = $keep->execute(
