@@ -39,9 +39,9 @@ class AdvisoryController
                 'until' => ['required', 'string', 'max:10'],
             ],
             [
-                'key.required' => 'Send a key of your own with it (“key”), so that the same request is not carried out twice.',
-                'text.required' => 'Say in a sentence or two what gardeners are to know.',
-                'until.required' => 'Say until which day it is to be shown.',
+                'key.required' => 'Send your own key (“key”) so the same request is not carried out twice.',
+                'text.required' => 'Tell gardeners in a sentence or two what they should know.',
+                'until.required' => 'Choose the last day it should be shown.',
             ],
         );
         $advisory = $publish->publish(
@@ -63,7 +63,7 @@ class AdvisoryController
         Gate::authorize('publish', $advisory->zone);
         $reason = $request->validate(
             ['reason' => ['required', 'string', 'max:600']],
-            ['reason.required' => 'Say why it is withdrawn: the pages tell those who read it.'],
+            ['reason.required' => 'Enter the reason for withdrawing it. Readers will see it on the pages.'],
         )['reason'];
 
         return new AdvisoryResource($publish->withdraw($advisory, $reason, $advisory->zone->today(), $request->user()));
@@ -74,12 +74,12 @@ class AdvisoryController
         try {
             $until = Day::fromIso($iso);
         } catch (InvalidArgumentException) {
-            throw ValidationException::withMessages(['until' => 'Give the last day it is to be shown as YYYY-MM-DD.']);
+            throw ValidationException::withMessages(['until' => 'Enter the last day it should be shown as YYYY-MM-DD.']);
         }
         $days = $today->daysUntil($until);
         if ($days < 0 || $days > self::MOST_DAYS) {
             throw ValidationException::withMessages([
-                'until' => 'Give a day from today on, at most '.self::MOST_DAYS.' days ahead: what is said of a season does not keep.',
+                'until' => 'Choose a day from today on, at most '.self::MOST_DAYS.' days ahead: what is said of a season does not keep.',
             ]);
         }
 

@@ -22,7 +22,7 @@ class AddOffice extends Command
         $checked = Validator::make(
             ['name' => $name],
             ['name' => ['required', 'string', 'max:200', 'unique:offices,name']],
-            ['name.required' => 'Say what the office is called.', 'name.unique' => 'There is an office of that name already.'],
+            ['name.required' => 'Enter the name of the office.', 'name.unique' => 'There already is an office with that name.'],
         );
         if ($checked->fails()) {
             $this->error((string) $checked->errors()->first());
@@ -31,7 +31,7 @@ class AddOffice extends Command
         }
         foreach (Office::query()->where('name', '')->get() as $unnamed) {
             $this->warn(
-                "The office “{$unnamed->slug}” has no name yet. Its people give it one under Settings › Office, so that gardeners can tell the two apart.",
+                "The office “{$unnamed->slug}” has no name yet. Give it one under Settings › Office, so gardeners can tell the two apart.",
             );
         }
         $office = $found->execute($name);

@@ -61,7 +61,7 @@ class AddPerson extends Command
         $office = $this->office();
         if ($office === null) {
             $this->error(
-                'There are several offices: say which with --office, by its address: '.
+                'There are several offices. Choose one with --office, by its address: '.
                     Office::query()->pluck('slug')->implode(', ').
                     '.',
             );

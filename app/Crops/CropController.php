@@ -80,8 +80,8 @@ class CropController
     public function revert(Request $request, Crop $crop, CropRevision $revision, SaveCrops $save): CropResource
     {
         Gate::authorize('update', $crop);
-        abort_unless($revision->crop_id === $crop->id, 404, 'There is no such revision of this crop.');
-        $note = 'Back to what it was before '.$revision->created_at->format('j F Y, H:i').'.';
+        abort_unless($revision->crop_id === $crop->id, 404, 'This crop has no such version.');
+        $note = 'Restored to the version before '.$revision->created_at->format('j F Y, H:i').'.';
 
         return $this->show($save->edit($crop, $revision->cells, $note, VersionedRequest::of($request), $request->user()));
     }

@@ -36,7 +36,7 @@ class CropRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['note.required' => 'Say in a few words why, and where the number comes from.'];
+        return ['note.required' => 'Explain in a few words why, and where the number comes from.'];
     }
 
     /**

@@ -22,8 +22,8 @@ class ShippedCropController
     {
         Gate::authorize('create', Crop::class);
         $offers = array_column(ShippedCrops::offers(), null, 'slug');
-        $offer = $offers[$slug] ?? abort(404, 'The shipped table has nothing new of this crop.');
-        $take = (bool) $request->validate(['take' => ['required', 'boolean']], ['take.required' => 'Say whether to take it (“take”).'])[
+        $offer = $offers[$slug] ?? abort(404, 'The crop table that ships has nothing new for this crop.');
+        $take = (bool) $request->validate(['take' => ['required', 'boolean']], ['take.required' => 'Choose accept or not (“take”).'])[
             'take'
         ];
         /** @var User $user */
@@ -32,7 +32,7 @@ class ShippedCropController
             $save->take(
                 $slug,
                 $offer['version'] === null ? null : VersionedRequest::of($request),
-                'Taken from the shipped crop table.',
+                'Accepted from the crop table that ships.',
                 $user,
             );
         } else {
@@ -47,6 +47,6 @@ class ShippedCropController
     {
         $said = array_map(static fn (array $c): string => "{$c['column']} {$c['shipped']}", $cells);
 
-        return mb_strimwidth('Left as it is; the shipped table now says: '.implode(', ', $said), 0, 480, '…').'.';
+        return mb_strimwidth('Declined. The crop table that ships now says: '.implode(', ', $said), 0, 480, '…').'.';
     }
 }

@@ -35,7 +35,7 @@ class VarietyController
     public function destroy(Request $request, Crop $crop, Variety $variety, SaveVariety $save): CropResource
     {
         Gate::authorize('update', $crop);
-        abort_unless($variety->crop_id === $crop->id, 404, 'There is no such variety of this crop.');
+        abort_unless($variety->crop_id === $crop->id, 404, 'This crop has no such variety.');
         $save->takeOut($variety, $request->user());
 
         return new CropResource($crop->load('revisions.user', 'varieties'));
@@ -45,7 +45,7 @@ class VarietyController
     private function values(Request $request, Crop $crop, ?Variety $variety): array
     {
         Gate::authorize('update', $crop);
-        abort_if($variety !== null && $variety->crop_id !== $crop->id, 404, 'There is no such variety of this crop.');
+        abort_if($variety !== null && $variety->crop_id !== $crop->id, 404, 'This crop has no such variety.');
         $values = $request->validate(
             [
                 'name' => [
@@ -59,7 +59,7 @@ class VarietyController
                 'tags' => ['present', 'array'],
                 'tags.*' => [Rule::in(Variety::TAGS)],
             ],
-            ['name.required' => 'A variety needs a name.', 'name.unique' => 'There is a variety of that name already.'],
+            ['name.required' => 'A variety needs a name.', 'name.unique' => 'There already is a variety with that name.'],
         );
         $cells = array_filter(
             array_map(static fn (?string $c): string => trim((string) $c), $values['cells']),

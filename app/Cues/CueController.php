@@ -31,8 +31,8 @@ class CueController
                 'note' => ['nullable', 'string', 'max:300'],
             ],
             [
-                'plant.required' => 'Say which plant: one that many know and that stands in many gardens.',
-                'stage.required' => 'Say in which stage it tells: “leafing”, “first flower”.',
+                'plant.required' => 'Enter a plant that many people know and that grows in many gardens.',
+                'stage.required' => 'Enter the stage to watch for: “leafing”, “first flower”.',
             ],
         );
         $save->execute($asked['plant'], $asked['stage'], $asked['note'] ?? null);
@@ -43,7 +43,7 @@ class CueController
     public function destroy(Zone $zone, CuePlant $cue, SaveCuePlant $save): JsonResponse
     {
         Gate::authorize('publish', $zone);
-        abort_unless($save->remove($cue), 409, 'It was seen already: its sightings would be lost. It stays on the list.');
+        abort_unless($save->remove($cue), 409, 'It has sightings, which would be lost. It stays on the list.');
 
         return response()->json(['data' => $this->cues->of($zone, $zone->today())]);
     }

@@ -16,7 +16,7 @@ class DemoClockController
         abort_unless(
             (bool) config('anthesis.demonstration'),
             404,
-            'Only the demonstration has a clock that can be moved; here it is the real day.',
+            'Only the demonstration has a clock that can be moved. Here, the real date is used.',
         );
         $values = $request->validate([
             'today' => [

@@ -48,7 +48,7 @@ class SessionController
         if (! config('anthesis.demonstration') && $credentials['password'] === DemoSeeder::PASSWORD) {
             RateLimiter::hit($tries);
             throw ValidationException::withMessages([
-                'password' => 'The password of the demonstration is known to everybody and is not accepted here. Ask your administrator for one of your own.',
+                'password' => 'Everybody knows the demonstration’s password, so it is not accepted here. Ask your administrator for your own.',
             ]);
         }
         $credentials['email'] = mb_strtolower($credentials['email']);
@@ -57,7 +57,7 @@ class SessionController
         if (! $user instanceof User || ! $user->isActive()) {
             RateLimiter::hit($tries);
             Log::notice('log-in refused', EventLog::told($request));
-            throw ValidationException::withMessages(['email' => 'E-mail or password is wrong.']);
+            throw ValidationException::withMessages(['email' => 'The e-mail or password is wrong.']);
         }
         RateLimiter::clear($tries);
         $account->keepAsNow($user, $credentials['password']);
@@ -90,7 +90,7 @@ class SessionController
         if (! $factor->takes($user, str_replace([' ', '-'], '', $code))) {
             RateLimiter::hit($tries);
             Log::notice('second step refused', EventLog::told($request, $user->id));
-            throw ValidationException::withMessages(['code' => 'This code is wrong or was used already. Wait for the next one.']);
+            throw ValidationException::withMessages(['code' => 'This code is wrong or was already used. Wait for the next one.']);
         }
         $request->session()->forget(self::WAITING);
 

@@ -46,10 +46,10 @@ class EditionController
                 'note_in.*' => ['string', 'max:1000'],
             ],
             [
-                'note.required' => 'Say in a sentence what this edition is, or what changed.',
-                'from.after' => 'The day an edition waits for is one to come. Leave it blank to publish at once.',
-                'from.before' => 'An edition waits for a year at most.',
-                'key.required' => 'Send a key of your own with it (“key”), so that the same request is not carried out twice.',
+                'note.required' => 'Describe this edition, or what changed, in a sentence.',
+                'from.after' => 'Choose a day in the future, or leave it blank to publish right away.',
+                'from.before' => 'An edition can wait for at most a year.',
+                'key.required' => 'Send your own key (“key”) so the same request is not carried out twice.',
             ],
         );
         try {
@@ -88,7 +88,7 @@ class EditionController
         Gate::authorize('publish', $zone);
         $reason = $request->validate(
             ['reason' => ['required', 'string', 'max:1000']],
-            ['reason.required' => 'Say in a sentence why, for those who have read it.'],
+            ['reason.required' => 'Give the reason in a sentence, for people who have read it.'],
         )['reason'];
         $edition = self::edition($zone, $number);
         try {
@@ -136,11 +136,11 @@ class EditionController
         $asked = $request->validate(
             [
                 'key' => ['required', 'string', 'min:8', 'max:64', 'regex:/^[A-Za-z0-9-]+$/'],
-                'crop' => ['required', 'string', 'max:60', new SeenHere(Crop::class, 'slug', 'There is no such crop in the book. Choose another one.')],
+                'crop' => ['required', 'string', 'max:60', new SeenHere(Crop::class, 'slug', 'The book has no such crop. Choose another one.')],
                 'text' => ['required', 'string', 'max:1000'],
             ],
             [
-                'text.required' => 'Say in a sentence what is wrong with it.',
+                'text.required' => 'Describe the problem in a sentence.',
             ],
         );
 
@@ -155,7 +155,7 @@ class EditionController
         Gate::authorize('publish', $objection->zone);
         $answer = $request->validate(
             ['answer' => ['required', 'string', 'max:1000']],
-            ['answer.required' => 'Say in a sentence what is done about it.'],
+            ['answer.required' => 'Describe what is being done about it in a sentence.'],
         )['answer'];
         $save->answer($objection, $answer, $request->user());
 

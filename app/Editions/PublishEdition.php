@@ -70,8 +70,8 @@ final class PublishEdition
             if ($last !== null && $last->in_force_at === null && $last->withdrawn_on === null) {
                 throw new CannotPublish(
                     $last->isWaiting($zone->today())
-                        ? "Edition {$last->number} waits for its day or its second signature. Take it back first, or wait."
-                        : "Edition {$last->number} is being published. Wait until it is in force.",
+                        ? "Edition {$last->number} is waiting for its date or its second signature. Withdraw it first, or wait."
+                        : "Edition {$last->number} is being published. Wait until it is current.",
                 );
             }
             $before = $this->draft->before($zone);
@@ -120,14 +120,14 @@ final class PublishEdition
     {
         $open = Objection::toDraftOf($zone)->whereNull('answer')->first();
         if ($open !== null) {
-            throw new CannotPublish("{$open->author} objects to {$open->crop}: answer that first.", 'objections');
+            throw new CannotPublish("{$open->author} commented on {$open->crop}. Answer that first.", 'objections');
         }
         $answered = [];
         foreach ($warnings as $warning) {
             // One answer can cover all warnings of a cause.
             $answer = trim($answers[$warning['key']] ?? ($answers[$warning['cause']] ?? ''));
             if ($answer === '') {
-                throw new CannotPublish('Answer each warning first: '.Words::in('en')->phrase($warning['phrase']), 'answers');
+                throw new CannotPublish('Explain each warning first: '.Words::in('en')->phrase($warning['phrase']), 'answers');
             }
             $answered[] = ['phrase' => $warning['phrase'], 'answer' => $answer];
         }

@@ -21,12 +21,12 @@ final class SignEdition
         DB::transaction(function () use ($edition, $user): void {
             $locked = Edition::query()->whereKey($edition->id)->lockForUpdate()->firstOrFail();
             if ($locked->withdrawn_on !== null || ! $locked->needs_signature) {
-                throw new CannotPublish('This edition waits for no signature.', 'signature');
+                throw new CannotPublish('This edition does not need another signature.', 'signature');
             }
             // Two people may have the same name, and one may change theirs, so the person counts.
             $drafter = Publication::query()->where('edition_id', $locked->id)->value('user_id');
             if ($drafter === null ? $locked->published_by === $user->name : (int) $drafter === $user->id) {
-                throw new CannotPublish('You drafted this edition: the second signature is another educator’s.', 'signature');
+                throw new CannotPublish('You drafted this edition, so somebody else has to sign it.', 'signature');
             }
             if ($locked->signed_at === null) {
                 $locked->update(['signed_by' => $user->name, 'signed_at' => now()]);

@@ -25,7 +25,7 @@ final class WithdrawEdition
             $publication = Publication::query()->where('edition_id', $locked->id)->lockForUpdate()->first();
             if ($locked->in_force_at === null && $publication?->state !== PublicationState::Waiting) {
                 throw new CannotPublish(
-                    "The pages of edition {$locked->number} are being made. Wait until it is in force, then withdraw it.",
+                    "The pages of edition {$locked->number} are being made. Wait until it is current, then withdraw it.",
                     'reason',
                 );
             }

@@ -16,7 +16,7 @@ class FrontPageController
     {
         $slug = (string) $request->route('office');
         $office =
-            Office::query()->where('slug', $slug)->first() ?? abort(404, 'There is no such office. Look for your zone on the first page.');
+            Office::query()->where('slug', $slug)->first() ?? abort(404, 'There is no such office. Find your zone on the first page.');
         OfficeInUse::enter($office->id);
         $zones = PublicSite::zones()->where('office_id', $office->id)->values();
 

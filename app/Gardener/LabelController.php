@@ -24,7 +24,7 @@ class LabelController
         $asked = $request->string('sheet')->toString();
         $sheet = isset(self::SHEETS[$asked]) ? $asked : 'strips';
         $sowings = array_slice($underWay->of($zone, $zone->today()), 0, self::MOST);
-        abort_if($sowings === [], 404, 'Nothing stands by the log, so there is nothing to label. Log a sowing first.');
+        abort_if($sowings === [], 404, 'Nothing is growing according to the log, so there is nothing to label. Log a planting first.');
         $labels = array_map(
             static fn (array $s): array => [
                 'crop' => $s['name'],

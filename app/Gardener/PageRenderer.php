@@ -98,7 +98,7 @@ final class PageRenderer
             return [];
         }
         if (! is_file(self::path())) {
-            throw new RuntimeException('The gardener’s pages are not built. Run: npm run build');
+            throw new RuntimeException('The public pages are not built. Run: npm run build');
         }
         $alike = [];
         foreach ($pages as $key => $page) {
@@ -118,13 +118,13 @@ final class PageRenderer
             ->input('{"parts":['.implode(',', $parts).']}')
             ->run([(string) config('anthesis.node'), self::path()]);
         if ($result->failed()) {
-            throw new RuntimeException('The gardener’s pages could not be rendered: '.trim($result->errorOutput()));
+            throw new RuntimeException('The public pages could not be rendered: '.trim($result->errorOutput()));
         }
         $html = json_decode($result->output(), true, 8, JSON_THROW_ON_ERROR);
 
         return is_array($html) && count($html) === count($keys)
             ? array_combine($keys, $html)
-            : throw new RuntimeException('The renderer gave back another number of pages than it was asked for.');
+            : throw new RuntimeException('The renderer did not return as many pages as it was given.');
     }
 
     /**

@@ -57,7 +57,7 @@ final class PdfPress
                 $result = self::run($program, $folder, true);
             }
             if (! is_file("{$folder}/sheet.pdf")) {
-                throw new RuntimeException('The sheet could not be printed: '.trim($result->errorOutput()));
+                throw new RuntimeException('The PDF could not be made: '.trim($result->errorOutput()));
             }
 
             return File::get("{$folder}/sheet.pdf");

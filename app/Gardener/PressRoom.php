@@ -35,10 +35,10 @@ final readonly class PressRoom
         if (! is_file($kept)) {
             $own =
                 NamedLock::take('press-for-'.hash('xxh64', (string) request()->ip())) ??
-                abort(503, 'Another sheet is being made for you. Try again in a moment.', ['Retry-After' => '5']);
+                abort(503, 'Another PDF is being made for you. Try again in a moment.', ['Retry-After' => '5']);
             $press = $this->freePress();
             try {
-                $press !== null || abort(503, 'Too many sheets are being made right now. Try again in a moment.', ['Retry-After' => '5']);
+                $press !== null || abort(503, 'Too many PDFs are being made right now. Try again in a moment.', ['Retry-After' => '5']);
                 File::ensureDirectoryExists(PdfPress::folder());
                 File::put("{$kept}.new", $this->press->print($this->renderer->render([$page])[0], $size));
                 rename("{$kept}.new", $kept);

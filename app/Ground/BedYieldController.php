@@ -50,7 +50,7 @@ class BedYieldController
     {
         $asked = $request->validate(
             ['price' => ['present', 'nullable', 'numeric', 'between:0.01,100000']],
-            ['price.between' => 'A price is 0.01 to 100000 for a kilogram or a stem. Leave it blank to forget it.'],
+            ['price.between' => 'Enter a price from 0.01 to 100,000 per kilogram or stem. Leave it blank to delete it.'],
         );
         $price = isset($asked['price']) ? round((float) $asked['price'], 2) : null;
         $save->execute($request->user(), $crop, $price);

@@ -47,7 +47,7 @@ class GroundController
 
     public function updateBed(Request $request, Zone $zone, Bed $bed, SaveBed $save): JsonResponse
     {
-        abort_unless($bed->zone_id === $zone->id, 404, 'There is no such bed in this zone.');
+        abort_unless($bed->zone_id === $zone->id, 404, 'This zone has no such bed.');
         $save->update($bed, VersionedRequest::of($request), $request->user(), ...$this->bed($request, $zone, $bed));
 
         return $this->show($request, $zone);
@@ -56,7 +56,7 @@ class GroundController
     /** What fits in a bed from one day to another, best first. */
     public function fits(Request $request, Zone $zone, Bed $bed): JsonResponse
     {
-        abort_unless($bed->zone_id === $zone->id, 404, 'There is no such bed in this zone.');
+        abort_unless($bed->zone_id === $zone->id, 404, 'This zone has no such bed.');
         [$from, $to] = $this->span($request, $zone);
         $here = $this->ground->growing($zone) ?? abort(404, GrowingHere::NO_RECORD);
         $core = $this->ground->beds($zone, $here, $zone->today(), $from, $to->plus(365), [$bed->id])[0]['core'];
@@ -98,12 +98,12 @@ class GroundController
     /** What fits between the rows of something in a bed, best first, and what does not, and why. */
     public function between(Request $request, Zone $zone, Bed $bed): JsonResponse
     {
-        abort_unless($bed->zone_id === $zone->id, 404, 'There is no such bed in this zone.');
+        abort_unless($bed->zone_id === $zone->id, 404, 'This zone has no such bed.');
         $key = (string) $request->validate(['stay' => ['required', 'string', 'max:80']])['stay'];
         $here = $this->ground->growing($zone) ?? abort(404, GrowingHere::NO_RECORD);
         $today = $zone->today();
         $core = $this->ground->beds($zone, $here, $today, $today->plus(-365), $today->plus(730), [$bed->id])[0]['core'];
-        $first = $core->stay($key) ?? abort(404, 'This does not stand on the bed any more. Load the page again.');
+        $first = $core->stay($key) ?? abort(404, 'This is no longer in the bed. Reload the page.');
         $told = [];
         foreach (
             $first->between === null ? Between::fits($core, $first, $here->all(), $today) : [] as ['fit' => $fit, 'between' => $between]
@@ -156,16 +156,16 @@ class GroundController
                 ...self::namedRules('restore'),
             ],
             [
-                '*.*.version.required' => 'Say which version of the planting is meant (“version”). Load the page again.',
-                '*.*.metres.between' => 'A planting takes 0.1 to 1000 m of its bed.',
-                '*.*.on.date_format' => 'Give the day as YYYY-MM-DD.',
+                '*.*.version.required' => 'The version of the planting is missing (“version”). Reload the page.',
+                '*.*.metres.between' => 'A planting takes 0.1 to 1,000 m of its bed.',
+                '*.*.on.date_format' => 'Enter the day as YYYY-MM-DD.',
             ],
         );
         $add = $change = [];
         foreach ($asked['add'] ?? [] as $i => $one) {
             $crop =
                 Crop::query()->where('slug', $one['crop'])->first() ??
-                throw ValidationException::withMessages(["add.{$i}.crop" => 'There is no such crop in the book. Choose another one.']);
+                throw ValidationException::withMessages(["add.{$i}.crop" => 'The book has no such crop. Choose another one.']);
             if (! in_array($one['route'], array_column($crop->toCore()->routes, 'value'), true)) {
                 throw ValidationException::withMessages(["add.{$i}.route" => "{$crop->cells['name']} is not grown in this way."]);
             }
@@ -210,11 +210,11 @@ class GroundController
                 'wishes.*.metres' => ['required', 'numeric', 'between:0.1,1000'],
             ],
             [
-                'beds.required' => 'Choose at least one bed to fill.',
-                'beds.*.distinct' => 'A bed stands there twice.',
-                'wishes.required' => 'Say what you wish to grow.',
-                'wishes.*.key.distinct' => 'A wish stands there twice.',
-                'wishes.*.metres.between' => 'A wish takes 0.1 to 1000 m of a bed.',
+                'beds.required' => 'Choose at least one bed.',
+                'beds.*.distinct' => 'A bed is listed twice.',
+                'wishes.required' => 'Add a crop to fit in.',
+                'wishes.*.key.distinct' => 'A crop is listed twice.',
+                'wishes.*.metres.between' => 'A crop takes 0.1 to 1,000 m of a bed.',
             ],
         );
         $here = $this->ground->growing($zone) ?? abort(404, GrowingHere::NO_RECORD);
@@ -222,7 +222,7 @@ class GroundController
         foreach ($asked['wishes'] as $i => $wish) {
             if ($here->waysOf($wish['crop'], $wish['variety'] ?? null) === []) {
                 throw ValidationException::withMessages([
-                    "wishes.{$i}.crop" => 'There is no such crop or variety in the book. Choose another one.',
+                    "wishes.{$i}.crop" => 'The book has no such crop or variety. Choose another one.',
                 ]);
             }
             $wishes[] = [
@@ -256,7 +256,7 @@ class GroundController
     /** Seedlings to raise beside a planned sowing, in case it fails; null if they would not help. */
     public function spares(Zone $zone, Planting $planting, PlantingSpares $spares): JsonResponse
     {
-        abort_unless($planting->zone_id === $zone->id && $planting->removed_at === null, 404, 'There is no such planting in this zone.');
+        abort_unless($planting->zone_id === $zone->id && $planting->removed_at === null, 404, 'This zone has no such planting.');
         $here = $this->ground->growing($zone);
 
         return response()->json(['data' => $here === null ? null : $spares->told($zone, $here, $planting)]);
@@ -289,12 +289,12 @@ class GroundController
         $asked = validator(
             $request->query->all(),
             ['from' => $day, 'to' => $day],
-            ['*.date_format' => 'Give the day as YYYY-MM-DD.'],
+            ['*.date_format' => 'Enter the day as YYYY-MM-DD.'],
         )->validate();
         $from = isset($asked['from']) ? Day::fromIso($asked['from']) : Day::of($zone->today()->year(), 1, 1);
         $to = isset($asked['to']) ? Day::fromIso($asked['to']) : $from->plus(364);
         if ($to->isBefore($from) || $to->number - $from->number > 3660) {
-            throw ValidationException::withMessages(['to' => 'The last day comes after the first, and at most ten years after it.']);
+            throw ValidationException::withMessages(['to' => 'Choose a last day after the first, at most ten years later.']);
         }
 
         return [$from, $to];
@@ -312,10 +312,10 @@ class GroundController
                 'width_m' => ['nullable', 'numeric', 'between:0.1,100'],
             ],
             [
-                'garden.required' => 'Say in which garden the bed is.',
-                'name.required' => 'Give the bed a name.',
-                'length_m.between' => 'A bed is 0.1 to 1000 m long. Check the figure and its unit.',
-                'width_m.between' => 'A bed is 0.1 to 100 m wide. Check the figure and its unit.',
+                'garden.required' => 'Enter the garden the bed is in.',
+                'name.required' => 'Enter a name for the bed.',
+                'length_m.between' => 'A bed is 0.1 to 1,000 m long. Check the number and its unit.',
+                'width_m.between' => 'A bed is 0.1 to 100 m wide. Check the number and its unit.',
             ],
         );
         $same = Bed::query()
@@ -323,12 +323,12 @@ class GroundController
             ->first();
         if ($same !== null && $same->id !== $bed?->id) {
             throw ValidationException::withMessages([
-                'name' => 'There is a bed of that name in this garden already. Give this one another.',
+                'name' => 'There already is a bed with that name in this garden. Choose another name.',
             ]);
         }
         $site = isset($asked['site'])
             ? Site::seenIn($zone)->where('name', $asked['site'])->first() ??
-                throw ValidationException::withMessages(['site' => 'There is no such site in this zone. Choose another one.'])
+                throw ValidationException::withMessages(['site' => 'This zone has no such growing site. Choose another one.'])
             : Site::seenIn($zone)->firstOrFail();
         $number = static fn (string $of): ?float => isset($asked[$of]) ? (float) $asked[$of] : null;
 
@@ -356,11 +356,11 @@ class GroundController
     {
         $bed =
             Bed::query()->where('zone_id', $zone->id)->find((int) $one['bed']) ??
-            throw ValidationException::withMessages(["{$at}.bed" => 'There is no such bed in this zone. Load the page again.']);
+            throw ValidationException::withMessages(["{$at}.bed" => 'This zone has no such bed. Reload the page.']);
         $length = $bed->length_m ?? ZoneGround::LENGTH;
         if ((float) $one['metres'] > $length + 1e-6) {
             throw ValidationException::withMessages([
-                "{$at}.metres" => "{$bed->name} is {$length} m long. Plant at most that, or say that the bed is longer.",
+                "{$at}.metres" => "{$bed->name} is {$length} m long. Plant at most that, or make the bed longer.",
             ]);
         }
 
@@ -399,7 +399,7 @@ class GroundController
         return $isThere
             ? $key
             : throw ValidationException::withMessages([
-                "{$at}.between" => 'What it is to stand between is not on this bed, or stands between rows itself. Choose another one.',
+                "{$at}.between" => 'What it should grow between is not in this bed, or grows between rows itself. Choose another one.',
             ]);
     }
 }

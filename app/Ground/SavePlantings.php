@@ -119,6 +119,6 @@ final class SavePlantings
     private function find(Zone $zone, int $id): Planting
     {
         return Planting::query()->where('zone_id', $zone->id)->find($id) ??
-            throw ValidationException::withMessages(['change' => 'There is no such planting in this zone. Load the page again.']);
+            throw ValidationException::withMessages(['change' => 'This zone has no such planting. Reload the page.']);
     }
 }

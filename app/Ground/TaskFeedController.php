@@ -35,7 +35,7 @@ class TaskFeedController
     {
         $user =
             OfficeInUse::within($zone->office_id, static fn (): ?User => User::active()->where('feed_token', $token)->first()) ??
-            abort(404, 'This address leads nowhere: it was made anew, or was never one.');
+            abort(404, 'This address no longer works. It was replaced by a new one, or never existed.');
         OfficeInUse::enter($zone->office_id);
         Preferences::of($user)->speak();
         $today = $zone->today();

@@ -13,8 +13,8 @@ final class TranslationMoved extends RuntimeException
     {
         parent::__construct(
             $now === null
-                ? 'Somebody has taken this translation back meanwhile. Load the page again.'
-                : "Somebody has translated this meanwhile: “{$now}”. Load the page again, and change that where it is not right.",
+                ? 'Somebody has removed this translation in the meantime. Reload the page.'
+                : "Somebody has translated this in the meantime: “{$now}”. Reload the page, and correct it if it is not right.",
         );
     }
 }

@@ -80,7 +80,7 @@ class LetterController
         try {
             new Address((string) $mail);
         } catch (RfcComplianceException) {
-            $fail('This is not an e-mail address that mail can be sent to.');
+            $fail('Mail cannot be sent to this address. Check it for typos.');
         }
     }
 

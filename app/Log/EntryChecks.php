@@ -63,7 +63,7 @@ final class EntryChecks
             $entry->photo !== null &&
             ! $this->exists("photo {$entry->photo}", static fn (): bool => LogPhoto::query()->where('checksum', $entry->photo)->exists())
         ) {
-            throw new EntryRefused('photo', 'The photograph did not arrive. Send it first.');
+            throw new EntryRefused('photo', 'The photo did not arrive. Send it first.');
         }
         if (
             isset($entry->told['cue']) &&
@@ -78,7 +78,7 @@ final class EntryChecks
                 fn (): bool => TrialPlot::inZone($this->zone)->whereKey($entry->told['plot'])->exists(),
             )
         ) {
-            throw new EntryRefused('plot', 'There is no such plot in a trial of this zone. Load the page again.');
+            throw new EntryRefused('plot', 'No trial in this zone has such a plot. Reload the page.');
         }
     }
 
@@ -96,7 +96,7 @@ final class EntryChecks
             $this->crops[$entry->crop] = Crop::query()->where('slug', $entry->crop)->first();
         }
 
-        return $this->crops[$entry->crop] ?? throw new EntryRefused('crop', 'There is no such crop in the book. Choose another one.');
+        return $this->crops[$entry->crop] ?? throw new EntryRefused('crop', 'The book has no such crop. Choose another one.');
     }
 
     /** @param  callable(): bool  $look */

@@ -66,7 +66,7 @@ final class ImportLogJob implements ShouldQueue
             ->update([
                 'state' => LogImportState::Failed,
                 'faults' => json_encode([
-                    'Something went wrong on our side. Nothing was saved. Upload the table again, and tell your administrator if this stays.',
+                    'Something went wrong on our side. Nothing was saved. Upload the table again, and tell your administrator if it keeps happening.',
                 ]),
             ]);
     }

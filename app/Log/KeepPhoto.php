@@ -38,18 +38,18 @@ final class KeepPhoto
         $path = $file->getRealPath();
         [$width, $height, $type] = @getimagesize($path) ?: [0, 0, null];
         if (! in_array($type, self::TYPES, true)) {
-            throw new EntryRefused('photo', 'This photograph cannot be read. Upload a JPEG, PNG, or WebP file.');
+            throw new EntryRefused('photo', 'This photo cannot be read. Upload a JPEG, PNG, or WebP file.');
         }
         if ($width * $height > self::MOST_PIXELS) {
             throw new EntryRefused(
                 'photo',
-                "The photograph has {$width} × {$height} pixels, more than can be saved. Make it smaller, such as 4000 × 3000.",
+                "The photo has {$width} × {$height} pixels, which is too many. Make it smaller, such as 4000 × 3000.",
             );
         }
         // Decoding takes most of a processor and a lot of memory, so it handles one picture at a time.
         $lock =
             NamedLock::take('photograph', self::WAIT_S) ??
-            throw new Busy(message: 'Other photographs are being saved. Nothing was lost. Try again in a few seconds.');
+            throw new Busy(message: 'Other photos are being saved. Nothing was lost. Try again in a few seconds.');
         try {
             $image = $this->upright($this->scaled($this->decoded($path, $type)), $path, $type);
         } finally {
@@ -59,7 +59,7 @@ final class KeepPhoto
         imagejpeg($image, null, self::QUALITY);
         $jpeg = (string) ob_get_clean();
         $checksum = hash('sha256', $jpeg);
-        $content = fopen('php://memory', 'w+b') ?: throw new EntryRefused('photo', 'There is no room for the photograph. Try again.');
+        $content = fopen('php://memory', 'w+b') ?: throw new EntryRefused('photo', 'There is no room for the photo. Try again.');
         fwrite($content, $jpeg);
         rewind($content);
         FileStore::on(LogPhoto::DISK)->save($content, $checksum, '.jpg');
@@ -95,7 +95,7 @@ final class KeepPhoto
             $image === false ||
             preg_match('/premature|corrupt jpeg data: bad|unsupported marker|incomplete/i', implode(' ', $warnings)) === 1
         ) {
-            throw new EntryRefused('photo', 'The photograph did not arrive whole. Upload it again.');
+            throw new EntryRefused('photo', 'The photo did not arrive complete. Upload it again.');
         }
 
         return $image;

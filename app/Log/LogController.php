@@ -73,7 +73,7 @@ class LogController
             ],
             [
                 'entries.max' => 'Send at most '.self::BATCH.' lines at a time.',
-                'sent_at.required' => 'Send what the clock of the device says (“sent_at”), so that the lines keep their own time.',
+                'sent_at.required' => 'Send the device’s time (“sent_at”), so the entries keep their own time.',
             ],
         );
         // Two people may share a phone: what one wrote is never saved as the other's.
@@ -113,12 +113,12 @@ class LogController
 
     public function storePhoto(Request $request, KeepPhoto $keep): JsonResponse
     {
-        $tooLarge = 'The photograph is larger than '.KeepPhoto::MOST_MIB.' MiB. Make it smaller, or save the entry without it.';
+        $tooLarge = 'The photo is larger than '.KeepPhoto::MOST_MIB.' MiB. Make it smaller, or save the entry without it.';
         $file = $request->validate(
             ['photo' => ['required', 'file', 'max:'.KeepPhoto::MOST_MIB * 1024]],
             [
-                'photo.required' => 'Choose a photograph first.',
-                'photo.file' => 'The photograph did not arrive whole. Upload it again.',
+                'photo.required' => 'Choose a photo first.',
+                'photo.file' => 'The photo did not arrive complete. Upload it again.',
                 'photo.uploaded' => $tooLarge,
                 'photo.max' => $tooLarge,
             ],
@@ -145,7 +145,7 @@ class LogController
                 'Content-Type' => 'image/jpeg',
                 'Cache-Control' => 'private, max-age=31536000, immutable',
             ])
-            : abort(404, 'There is no such photograph.');
+            : abort(404, 'There is no such photo.');
     }
 
     public function csv(Request $request, Zone $zone): StreamedResponse
@@ -208,7 +208,7 @@ class LogController
                 'to' => $day,
                 'after' => ['nullable', 'string', 'max:40'],
             ],
-            ['*.date_format' => 'Give the day as YYYY-MM-DD.'],
+            ['*.date_format' => 'Enter the day as YYYY-MM-DD.'],
         );
     }
 }

@@ -35,7 +35,7 @@ final class LogTable
         );
         if (! in_array('on', $names, true) || ! in_array('act', $names, true)) {
             throw new LogFileRefused([
-                'Row 1: the table needs a heading with at least “on” (the day) and “act”; the columns are '.
+                'Row 1: the table needs headings with at least “on” (the day) and “act”; the columns are '.
                 implode(', ', LogCsv::COLUMNS).
                 '.',
             ]);
@@ -49,7 +49,7 @@ final class LogTable
         }
         fclose($stream);
         if ($rows === []) {
-            throw new LogFileRefused(['The table has a heading and no row.']);
+            throw new LogFileRefused(['The table has headings but no rows.']);
         }
         if (count($rows) > self::MOST_ROWS) {
             throw new LogFileRefused([

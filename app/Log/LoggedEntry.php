@@ -92,7 +92,7 @@ final readonly class LoggedEntry
         try {
             $on = Day::fromIso((string) $asked['on']);
         } catch (InvalidArgumentException) {
-            throw new EntryRefused('on', 'Give the day as YYYY-MM-DD.');
+            throw new EntryRefused('on', 'Enter the day as YYYY-MM-DD.');
         }
         $told = array_filter(
             array_intersect_key($asked, array_flip(self::TOLD)),
@@ -200,25 +200,25 @@ final readonly class LoggedEntry
     private static function messages(): array
     {
         return [
-            'key.required' => 'Send a key of your own with each line (“key”), so that it is not kept twice.',
-            'act.required' => 'Say what was done: sown, up, first picked …',
-            'on.required' => 'Give the day as YYYY-MM-DD.',
-            'garden.required_with' => 'Say in which garden the bed is.',
-            'metres.between' => 'A row has 0.05 to 2000 m. Check the figure and its unit.',
-            'plants.between' => 'Count the plants: 1 to 100,000.',
-            'kilograms.between' => 'One picking weighs 1 g to 2000 kg. Check the figure and its unit: 250 g are 0.25 kg.',
-            'stems.between' => 'Count the stems of one picking: 1 to 50,000.',
-            'quality.between' => 'Quality is 1 (poor), 2 (fair) or 3 (good).',
-            'cause.required_if' => 'Say what it was lost to, or “other”.',
-            'celsius.required_if' => 'Give what the thermometer showed.',
-            'celsius.between' => 'A soil thermometer shows −40 to 80 °C. Check the figure and its unit.',
-            'depth.between' => 'The depth is given in metres, 0 to 3: five centimetres are 0.05.',
-            'bed.required_if' => 'Say which bed it was.',
+            'key.required' => 'Send your own key with each entry (“key”) so it is not saved twice.',
+            'act.required' => 'Enter what was done: sown, up, first picked …',
+            'on.required' => 'Enter the day as YYYY-MM-DD.',
+            'garden.required_with' => 'Enter the garden the bed is in.',
+            'metres.between' => 'A row is 0.05 to 2,000 m long. Check the number and its unit.',
+            'plants.between' => 'Enter the number of plants: 1 to 100,000.',
+            'kilograms.between' => 'One harvest weighs 1 g to 2,000 kg. Check the number and its unit: 250 g is 0.25 kg.',
+            'stems.between' => 'Enter the number of stems in one harvest: 1 to 50,000.',
+            'quality.between' => 'Quality is 1 (poor), 2 (fair), or 3 (good).',
+            'cause.required_if' => 'Choose what it was lost to, or “other”.',
+            'celsius.required_if' => 'Enter what the thermometer showed.',
+            'celsius.between' => 'A soil thermometer shows −40 to 80 °C. Check the number and its unit.',
+            'depth.between' => 'Enter the depth in meters, 0 to 3: five centimeters is 0.05.',
+            'bed.required_if' => 'Choose which bed it was.',
             'mm.required_if' => 'Enter what the gauge caught. If it is dry, enter 0.',
             'mm.between' => 'Enter 0 to 500 mm (20 in). Check the number and its unit.',
-            'cue.required_if' => 'Say which plant was seen, and in which stage.',
-            'text.required_if' => 'A note needs words.',
-            'text.max' => 'A note has at most 2000 letters. Make two of it.',
+            'cue.required_if' => 'Choose which plant was seen, and in which stage.',
+            'text.required_if' => 'Enter a note.',
+            'text.max' => 'A note can have at most 2,000 characters. Split it in two.',
         ];
     }
 }

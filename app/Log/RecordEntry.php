@@ -55,7 +55,7 @@ final class RecordEntry
             $bed = $this->bed($zone, $entry, $sowing);
             $crop ??= $sowing?->crop;
             if ($sowing === null && $entry->act->begins()) {
-                $sowing = $this->begin($zone, $entry, $crop ?? throw new EntryRefused('crop', 'Say which crop it was.'));
+                $sowing = $this->begin($zone, $entry, $crop ?? throw new EntryRefused('crop', 'Choose which crop it was.'));
             }
             $kept = LogEntry::query()->create([
                 'idempotency_key' => $entry->key,
@@ -91,7 +91,7 @@ final class RecordEntry
     {
         $entry =
             LogEntry::query()->where('zone_id', $zone->id)->where('idempotency_key', $key)->lockForUpdate()->first() ??
-            throw new EntryRefused('corrects', 'The line to correct is not in this log. Load the page again.');
+            throw new EntryRefused('corrects', 'The entry to correct is not in this log. Reload the page.');
         if ($entry->corrected_by !== null) {
             $by = LogEntry::query()->with('user')->find($entry->corrected_by);
             throw new EntryRefused(
@@ -101,10 +101,10 @@ final class RecordEntry
             );
         }
         if ($entry->user_id !== $user->id && ! $user->role->doesEducatorsWork()) {
-            throw new EntryRefused('corrects', 'Only who wrote a line, or an educator, corrects it. Write a note beside it.');
+            throw new EntryRefused('corrects', 'Only the person who wrote an entry, or an educator, can correct it. Add a note instead.');
         }
         if ($entry->act !== $act) {
-            throw new EntryRefused('act', 'A correction tells of the same act. Take the line back and write another.');
+            throw new EntryRefused('act', 'A correction has to be about the same task. Delete the entry and write another.');
         }
 
         return $entry;
@@ -115,7 +115,7 @@ final class RecordEntry
         $id = $corrected?->sowing_id;
         if ($id === null && $entry->sowing === null) {
             return $entry->act->follows()
-                ? throw new EntryRefused('sowing', 'Say of which sowing this is told. If it is not in the log, write it first.')
+                ? throw new EntryRefused('sowing', 'Choose the planting this is about. If it is not in the log, log it first.')
                 : null;
         }
         $sowings = Sowing::query()->where('zone_id', $zone->id)->lockForUpdate();
@@ -125,7 +125,7 @@ final class RecordEntry
             : $sowings->find($id)) ??
             throw new EntryRefused(
                 'sowing',
-                'The sowing this tells of is not in the log, or was taken back. Choose another, or write it first.',
+                'The planting this is about is not in the log, or was deleted. Choose another, or log it first.',
             );
     }
 

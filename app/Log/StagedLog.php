@@ -176,12 +176,12 @@ final class StagedLog
         if ($number === null && $entry->act->follows()) {
             throw new EntryRefused(
                 'sowing',
-                'No sowing of this crop, variety and bed was begun by that day. Add the sowing to the table, or log it first.',
+                'No planting of this crop and variety in this bed was started by that day. Add the planting to the table, or log it first.',
             );
         }
         $before = $number === null ? null : $this->sowings[$number];
         if ($number === null && $entry->act->begins()) {
-            $number = $this->begin($entry, $crop[1] ?? throw new EntryRefused('crop', 'Say which crop it was.'));
+            $number = $this->begin($entry, $crop[1] ?? throw new EntryRefused('crop', 'Choose which crop it was.'));
         }
         $bed = $entry->bed === null ? $before['bed'] ?? null : $this->bed((string) $entry->garden, $entry->bed);
         if ($number !== null) {
@@ -204,7 +204,7 @@ final class StagedLog
     {
         return isset($said['plant'])
             ? $this->cues[mb_strtolower("{$said['plant']}\n".($said['stage'] ?? ''))] ??
-                    throw new EntryRefused('plant', 'There is no such plant in that stage on the county’s list. Put it there first.')
+                    throw new EntryRefused('plant', 'The county’s list has no such plant in that stage. Add it first.')
             : null;
     }
 

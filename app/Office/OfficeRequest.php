@@ -72,12 +72,12 @@ class OfficeRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'name.required' => 'Say what the office is called.',
-            'mail.email' => 'This is no mail address. It looks like office@example.org.',
-            'water_rules.max' => 'Say the rules in at most 500 letters, and where to read the rest.',
-            '*.date_format' => 'Give the day as YYYY-MM-DD.',
-            'water_rules_until.after_or_equal' => 'The rules end before they begin. Check both days.',
-            'phone.regex' => 'A telephone number is made of digits, spaces, +, -, / and brackets.',
+            'name.required' => 'Enter the name of the office.',
+            'mail.email' => 'This is not an e-mail address. One looks like office@example.org.',
+            'water_rules.max' => 'Describe the rules in at most 500 characters, and where to read the rest.',
+            '*.date_format' => 'Enter the day as YYYY-MM-DD.',
+            'water_rules_until.after_or_equal' => 'The rules end before they start. Check both days.',
+            'phone.regex' => 'A phone number has digits, spaces, +, -, /, and parentheses.',
         ];
     }
 

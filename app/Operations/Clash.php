@@ -13,14 +13,14 @@ final class Clash
 {
     /** Names that people choose, by unique key: the field and what is wrong with it. */
     public const NAMES = [
-        'zones_office_id_name_unique' => ['name', 'There is a zone of this name already. Give this one another.'],
-        'beds_zone_id_garden_name_unique' => ['name', 'There is a bed of this name in this garden already. Give this one another.'],
-        'sites_office_id_scope_name_unique' => ['name', 'There is a site of this name already. Give this one another.'],
-        'sites_zone_id_name_unique' => ['name', 'There is a site of this name already. Give this one another.'],
-        'soil_spots_zone_id_name_unique' => ['name', 'There is a spot of this name already. Give this one another.'],
-        'varieties_crop_id_name_unique' => ['name', 'The crop has a variety of this name already. Give this one another.'],
-        'crops_office_id_slug_unique' => ['slug', 'There is a crop with this slug already. Load the crop book again.'],
-        'users_email_unique' => ['email', 'Somebody has this mail address already.'],
+        'zones_office_id_name_unique' => ['name', 'There already is a zone with this name. Choose another name.'],
+        'beds_zone_id_garden_name_unique' => ['name', 'There already is a bed with this name in this garden. Choose another name.'],
+        'sites_office_id_scope_name_unique' => ['name', 'There already is a growing site with this name. Choose another name.'],
+        'sites_zone_id_name_unique' => ['name', 'There already is a growing site with this name. Choose another name.'],
+        'soil_spots_zone_id_name_unique' => ['name', 'There already is a spot with this name. Choose another name.'],
+        'varieties_crop_id_name_unique' => ['name', 'The crop already has a variety with this name. Choose another name.'],
+        'crops_office_id_slug_unique' => ['slug', 'There already is a crop with this slug. Reload the crop book.'],
+        'users_email_unique' => ['email', 'Somebody already has this e-mail address.'],
     ];
 
     /**
@@ -33,7 +33,7 @@ final class Clash
         [$field, $words] = self::NAMES[$key] ?? [null, ''];
 
         return $field === null
-            ? new Busy($error, 'Somebody did the same at this very moment. Nothing was changed. Try again in a few seconds.')
+            ? new Busy($error, 'Somebody did the same at this moment. Nothing was changed. Try again in a few seconds.')
             : ValidationException::withMessages([$field => $words]);
     }
 }

@@ -33,13 +33,13 @@ class CleanInput
     {
         $address = rawurldecode($request->getPathInfo());
         if (! mb_check_encoding($address, 'UTF-8') || preg_match(self::UNCLEAN, $address) === 1) {
-            abort(400, 'The address holds characters that cannot be read.');
+            abort(400, 'The address has characters that cannot be read.');
         }
         $type = strtolower(trim(explode(';', (string) $request->headers->get('Content-Type'))[0]));
         // Stations send their tables however they can.
         $isBound = $request->is('api/*') && ! $request->is('api/station-reports') && ! $request->isMethodSafe();
         if ($type !== '' && $isBound && ! in_array($type, self::TYPES, true)) {
-            abort(415, 'The request is of a kind that is not read here. Send JSON, a form, or a table as text/csv.');
+            abort(415, 'This kind of request is not accepted. Send JSON, a form, or a table as text/csv.');
         }
         if ($request->isJson() && (int) $request->headers->get('Content-Length', '0') > self::LARGEST_JSON) {
             abort(413, 'The request is larger than '.(self::LARGEST_JSON >> 20).' MiB. Send less at a time.');
@@ -106,7 +106,7 @@ class CleanInput
     private function refuse(string $field, string $words): never
     {
         if (! request()->expectsJson() && ! request()->is('api/*')) {
-            abort(400, 'What is asked in the address cannot be read.');
+            abort(400, 'The query in the address cannot be read.');
         }
         $name = mb_substr(str_replace(['_', '.'], ' ', mb_scrub($field, 'UTF-8')), 0, 80);
         throw ValidationException::withMessages([mb_scrub($field, 'UTF-8') => "The field “{$name}” {$words}"]);

@@ -55,8 +55,8 @@ class Change extends Model
 
     protected static function booted(): void
     {
-        static::updating(static fn () => throw new LogicException('What was changed is not changed again: write another change.'));
-        static::deleting(static fn () => throw new LogicException('What was changed stays on record.'));
+        static::updating(static fn () => throw new LogicException('A recorded change cannot be edited. Record another change.'));
+        static::deleting(static fn () => throw new LogicException('Recorded changes cannot be deleted.'));
     }
 
     /** @return BelongsTo<User, $this> */

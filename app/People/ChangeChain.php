@@ -74,7 +74,7 @@ final class ChangeChain
             if ($seal->id === null) {
                 $faults[] = "Change {$seal->change_id} is gone.";
             } elseif (self::hash($before, $seal, (int) $seal->form) !== $seal->hash) {
-                $faults[] = "Change {$seal->change_id} is not as it was made, or one before it was taken from the chain.";
+                $faults[] = "Change {$seal->change_id} was altered, or one before it was removed from the chain.";
             }
             $before = $seal->hash;
         }

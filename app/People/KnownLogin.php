@@ -27,7 +27,7 @@ final class KnownLogin
             $request->session()->invalidate();
             $request->session()->regenerateToken();
         } elseif ($user instanceof User && $user->mustSetSecondFactor() && ! $request->is(...self::OPEN)) {
-            abort(403, 'Your office asks for a second step when logging in. Set it up in your profile first.');
+            abort(403, 'Your office requires a second step when logging in. Set it up in your profile first.');
         }
 
         return $next($request);

@@ -26,7 +26,7 @@ final class OfficeOfPerson
         abort_unless(
             $user instanceof User && self::enter($request, $user),
             403,
-            'No office is open to you any more. Ask your administrator.',
+            'No office is open to you any longer. Ask your administrator.',
         );
 
         return $next($request);

@@ -23,7 +23,7 @@ final class PasswordRule implements ValidationRule
         } elseif ($length > self::LONGEST) {
             $fail('The password has more than '.self::LONGEST.' characters. Choose a shorter one.');
         } elseif (self::isCommon($value)) {
-            $fail('This is one of the passwords that are tried first. Choose another one.');
+            $fail('This is one of the passwords people try first. Choose another one.');
         }
     }
 

@@ -15,13 +15,13 @@ final class SaveSecondFactor
 
     private const RECOVERY_LENGTH = 10;
 
-    private const WRONG = 'This code is wrong or was used already. Wait for the next one, and check that the clock of your phone is right.';
+    private const WRONG = 'This code is wrong or was already used. Wait for the next one, and check that your phone’s clock is right.';
 
     /** @return string the secret for the app; it takes effect once one of its codes has been typed */
     public function begin(User $user): string
     {
         if ($user->hasSecondFactor()) {
-            throw ValidationException::withMessages(['code' => 'You have a second step already. Turn it off first.']);
+            throw ValidationException::withMessages(['code' => 'You already have a second step. Turn it off first.']);
         }
         $secret = Totp::secret();
         $user->update(['totp_secret' => $secret]);

@@ -23,7 +23,7 @@ final class SendInvitation
         return DB::transaction(static function () use ($name, $email, $role, $by, $secret): Invitation {
             // This does not tell that somebody works in another office: they are asked to join this one too.
             if (User::query()->where('email', $email)->whereHas('memberships')->exists()) {
-                throw ValidationException::withMessages(['email' => 'Somebody here has this address already. Look for them in the list.']);
+                throw ValidationException::withMessages(['email' => 'Somebody here already has this address. Look for them in the list.']);
             }
             Invitation::open()
                 ->where('email', $email)

@@ -47,7 +47,7 @@ class TokenController
                 'scopes.*' => ['required', 'distinct', new Enum(Scope::class)],
                 'days' => ['required', 'integer', Rule::in(self::DAYS)],
             ],
-            ['name.required' => 'Say what the token is for.', 'scopes.required' => 'Choose what the program may do.'],
+            ['name.required' => 'Enter what the token is for.', 'scopes.required' => 'Choose what the program may do.'],
         );
         $scopes = array_map(Scope::from(...), array_values($asked['scopes']));
         $token = $save->make(self::user($request), $asked['name'], $scopes ?: abort(422), (int) $asked['days']);

@@ -75,7 +75,7 @@ class TrailController
                 'from' => ['nullable', 'string', 'date_format:Y-m-d'],
                 'until' => ['nullable', 'string', 'date_format:Y-m-d'],
             ],
-            ['*.date_format' => 'Give the day as YYYY-MM-DD.'],
+            ['*.date_format' => 'Enter the day as YYYY-MM-DD.'],
         );
 
         return new Trail(

@@ -13,7 +13,7 @@ final class VersionedRequest
     public const RULES = ['version' => ['required', 'integer', 'between:1,4000000000']];
 
     /** @var array<string, string> */
-    public const MESSAGES = ['version.required' => 'Say which version the change was made on (“version”). Load the page again.'];
+    public const MESSAGES = ['version.required' => 'The version this change is based on is missing (“version”). Reload the page.'];
 
     public static function of(Request $request): int
     {

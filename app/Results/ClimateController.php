@@ -67,7 +67,7 @@ class ClimateController
                 'from' => ['required_with:to', 'integer', 'between:1700,2200'],
                 'to' => ['required_with:from', 'integer', 'between:1700,2200', 'gte:from'],
             ],
-            ['to.gte' => 'The period ends before it begins.'],
+            ['to.gte' => 'The period ends before it starts.'],
         );
 
         return $asked === [] ? null : [(int) $asked['from'], (int) $asked['to']];

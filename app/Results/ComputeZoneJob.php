@@ -34,7 +34,7 @@ final class ComputeZoneJob implements ShouldQueue
 
     public int $timeout = 600;
 
-    private const STOPPED = 'Something went wrong on our side; nothing was changed. Try again, and tell the administrator if it stays.';
+    private const STOPPED = 'Something went wrong on our side. Nothing was changed. Try again; if it keeps happening, tell your administrator.';
 
     public function __construct(private readonly int $zoneId)
     {

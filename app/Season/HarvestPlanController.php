@@ -32,15 +32,15 @@ class HarvestPlanController
             ],
             [
                 'needs.max' => 'A harvest plan has at most '.self::MOST.' crops. Take one out first.',
-                'needs.*.crop.distinct' => 'A crop stands there twice. Say once how much of it you need.',
-                'needs.*.amount.between' => 'Say how much you need a week: 0.01 to 100,000.',
+                'needs.*.crop.distinct' => 'A crop is listed twice. Enter how much you need of it once.',
+                'needs.*.amount.between' => 'Enter how much you need per week: 0.01 to 100,000.',
             ],
         );
         $needs = [];
         foreach ($asked['needs'] as $i => $need) {
             if (Crop::query()->where('slug', $need['crop'])->doesntExist()) {
                 throw ValidationException::withMessages([
-                    "needs.{$i}.crop" => 'There is no such crop in the book. Choose another one.',
+                    "needs.{$i}.crop" => 'The book has no such crop. Choose another one.',
                 ]);
             }
             $needs[] = ['crop' => (string) $need['crop'], 'amount' => (float) $need['amount']];

@@ -22,7 +22,7 @@ class PacketController
 
     public function update(Request $request, Crop $crop, SavePacket $save): JsonResponse
     {
-        $has = (bool) $request->validate(['has' => ['required', 'boolean']], ['has.required' => 'Say whether you have it (“has”).'])['has'];
+        $has = (bool) $request->validate(['has' => ['required', 'boolean']], ['has.required' => 'Choose yes or no (“has”).'])['has'];
         /** @var User $user */
         $user = $request->user();
         $save->execute($user, $crop, $has);

@@ -22,8 +22,8 @@ class SuccessionController
         $asked = $request->validate(
             ['days' => ['nullable', 'integer', 'between:1,364'], 'amount' => ['nullable', 'numeric', 'between:0.01,10000']],
             [
-                'days.between' => 'A succession goes on for 1 to 364 days.',
-                'amount.between' => 'Give the kilograms, or stems, wanted a week: more than nothing and at most 10000.',
+                'days.between' => 'A succession lasts 1 to 364 days.',
+                'amount.between' => 'Enter the kilograms, or stems, you need per week: more than 0 and at most 10,000.',
             ],
         );
         $question = SowDayAsked::in($request, $zone, $crop, $places->today($zone));

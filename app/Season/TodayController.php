@@ -22,7 +22,7 @@ use InvalidArgumentException;
 
 class TodayController
 {
-    private const NO_RECORD = 'There is no record of this zone yet. Upload a station file first.';
+    private const NO_RECORD = 'This zone has no climate record yet. Upload a station file first.';
 
     public function __construct(private readonly PlaceOf $places)
     {
@@ -44,7 +44,7 @@ class TodayController
         }
         $site = isset($asked['site'])
             ? Site::seenIn($zone)->find((int) $asked['site']) ??
-                throw ValidationException::withMessages(['site' => 'There is no such site in this zone. Choose another one.'])
+                throw ValidationException::withMessages(['site' => 'This zone has no such growing site. Choose another one.'])
             : null;
         $standard = ProofStandard::from($asked['standard'] ?? $zone->standard);
         $told = $zoneToday->of($place->at($site?->toCore() ?? $place->site()), $standard, $on);
@@ -96,7 +96,7 @@ class TodayController
         try {
             $until = $today->yearDay()->daysUntil(YearDay::fromIso($monthDay));
         } catch (InvalidArgumentException) {
-            throw ValidationException::withMessages(['on' => 'Give a day of the year as MM-DD.']);
+            throw ValidationException::withMessages(['on' => 'Enter a day of the year as MM-DD.']);
         }
 
         return $until === 0 ? null : $today->plus($until);

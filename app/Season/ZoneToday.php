@@ -72,7 +72,7 @@ final readonly class ZoneToday
             SeasonLack::RecordEnds => 'The record ends on '.
                 Say::date($place->years->last).
                 ', too long ago to say how this season is going. Upload the days since, or choose another date to see past years.',
-            SeasonLack::RecordIsShort => 'The record is too short to put past years to this season: it needs '.
+            SeasonLack::RecordIsShort => 'The record is too short to continue this season with past years: it needs '.
                 Splice::BEFORE.
                 ' days before today.',
             null => null,

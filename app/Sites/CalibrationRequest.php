@@ -54,7 +54,7 @@ class CalibrationRequest extends FormRequest
         $zone = $this->route('zone');
 
         return Site::seenIn($zone)->find($this->integer('site')) ??
-            throw ValidationException::withMessages(['site' => 'There is no such site in this zone. Choose another one.']);
+            throw ValidationException::withMessages(['site' => 'This zone has no such growing site. Choose another one.']);
     }
 
     public function depth(): ?float

@@ -34,7 +34,7 @@ class SiteController
         Gate::authorize('update', $site);
         if ($site->preset) {
             throw ValidationException::withMessages([
-                'site' => 'The sites every service starts with stay. Put back their first numbers instead.',
+                'site' => 'Growing sites that come with Anthesis cannot be deleted. Restore their original numbers instead.',
             ]);
         }
         $save->takeOut($site, $request->user());

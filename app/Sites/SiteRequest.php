@@ -50,7 +50,7 @@ class SiteRequest extends FormRequest
             'name.required' => 'A site needs a name.',
             'name.unique' => 'There is a growing site with that name already.',
             'ground.in' => 'Choose one of these kinds of ground: '.implode(', ', Ground::names()).'.',
-            '*.between' => 'This lies between :min and :max.',
+            '*.between' => 'Enter a number between :min and :max.',
             '*.numeric' => 'Give a number.',
             '*.required' => 'Give a number.',
         ];

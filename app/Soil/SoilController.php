@@ -38,7 +38,7 @@ class SoilController
         );
         $site =
             Site::seenIn($zone)->find((int) $asked['site']) ??
-            throw ValidationException::withMessages(['site' => 'There is no such site in this zone. Choose another one.']);
+            throw ValidationException::withMessages(['site' => 'This zone has no such growing site. Choose another one.']);
         $save->execute($zone, $asked['name'], $site);
 
         return $this->told($zone, 201);
@@ -77,7 +77,7 @@ class SoilController
     public function fit(Request $request, Zone $zone): JsonResponse
     {
         $asked = $request->validate(['figures' => ['required', 'array', 'list']] + SoilReadingRequest::figureRules(), [
-            'figures.required' => 'Send the figures as they fell (“figures”).',
+            'figures.required' => 'Send the figures as they moved (“figures”).',
         ]);
         try {
             $fit = Settling::of(array_map(static fn (array $f): array => [(float) $f[0], (float) $f[1]], array_values($asked['figures'])));
@@ -101,7 +101,7 @@ class SoilController
         $seconds = (float) $request->validate(['seconds' => ['required', 'numeric', 'between:0,3600']])['seconds'];
         $figure =
             $probe->figure($spot, $spot->zone->today(), $seconds) ??
-            abort(404, 'No probe is connected, or it shows nothing. Type the figures as they fall.');
+            abort(404, 'No probe is connected, or it shows nothing. Type the figures as they move.');
 
         return response()->json([
             'data' => ['seconds' => $seconds, 'celsius' => $figure, 'source' => (string) $probe->name(), 'pace' => $probe->pace()],
@@ -116,7 +116,7 @@ class SoilController
         $log = new ProbeLog(
             array_values($spot->readings->whereNull('withdrawn_at')->map(static fn (SoilReading $r) => $r->toCore())->all()),
         );
-        $depth = $log->depths()[0]['depth'] ?? abort(404, 'Nothing was read at this spot yet.');
+        $depth = $log->depths()[0]['depth'] ?? abort(404, 'There are no readings at this spot yet.');
         $site = $spot->site ?? Site::seenIn($spot->zone)->firstOrFail();
         try {
             $calibration = ProbeCalibration::of($place->whole->days(), $place->latitude, $site->toCore(), $log->atDepth($depth));

@@ -50,11 +50,11 @@ class SoilReadingRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'key.required' => 'Send a key of your own with it (“key”), so that the same reading is not kept twice.',
-            'celsius.required_without' => 'Type what the thermometer shows, or the figures as they fall.',
-            'celsius.between' => 'A soil thermometer shows −40 to 80 °C. Check the figure and its unit.',
-            'depth.between' => 'The depth is given in metres, 0 to 3: five centimetres are 0.05.',
-            'hour.between' => 'The hour lies between 0 and 24.',
+            'key.required' => 'Send your own key (“key”) so the same reading is not saved twice.',
+            'celsius.required_without' => 'Type what the thermometer shows, or the figures as they move.',
+            'celsius.between' => 'A soil thermometer shows −40 to 80 °C. Check the number and its unit.',
+            'depth.between' => 'Enter the depth in meters, 0 to 3: five centimeters is 0.05.',
+            'hour.between' => 'Enter an hour between 0 and 24.',
         ];
     }
 
@@ -62,7 +62,7 @@ class SoilReadingRequest extends FormRequest
     {
         return SoilSpot::query()->where('zone_id', $zone->id)->find($this->integer('spot')) ??
             throw ValidationException::withMessages([
-                'spot' => 'There is no such spot in this zone. Choose another one, or name it first.',
+                'spot' => 'This zone has no such spot. Choose another one, or add it first.',
             ]);
     }
 
@@ -72,7 +72,7 @@ class SoilReadingRequest extends FormRequest
         try {
             $day = Day::fromIso((string) $this->validated('on'));
         } catch (InvalidArgumentException) {
-            throw ValidationException::withMessages(['on' => 'Give the day of the reading as YYYY-MM-DD.']);
+            throw ValidationException::withMessages(['on' => 'Enter the day of the reading as YYYY-MM-DD.']);
         }
         if ($today->isBefore($day)) {
             throw ValidationException::withMessages([

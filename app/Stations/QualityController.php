@@ -34,8 +34,8 @@ class QualityController
                 'replaces' => ['present', 'nullable', 'integer', 'between:1,9000000000000000'],
             ],
             [
-                'replaces.present' => 'Say which decision this one replaces (“replaces”; null for none). Load the page again.',
-                'note.required' => 'Say in a few words why, so that others can follow.',
+                'replaces.present' => 'The decision this one replaces is missing (“replaces”; null for none). Reload the page.',
+                'note.required' => 'Explain why in a few words, so others can follow.',
             ],
         );
         $station = $this->station($zone, $request);
@@ -44,7 +44,7 @@ class QualityController
         $value = $record?->of(Element::from($decision['element']))[$at] ?? null;
         if ($value === null) {
             throw ValidationException::withMessages([
-                'date' => "The record holds no {$decision['element']} for {$decision['date']}.",
+                'date' => "The record has no {$decision['element']} for {$decision['date']}.",
             ]);
         }
 
@@ -63,7 +63,7 @@ class QualityController
     public function destroy(Request $request, Zone $zone, StationDecision $decision, DecideOnValue $decide): JsonResponse
     {
         Gate::authorize('update', $zone);
-        abort_unless($decision->station->zone_id === $zone->id, 404, 'There is no such decision in this zone.');
+        abort_unless($decision->station->zone_id === $zone->id, 404, 'This zone has no such decision.');
 
         return (new ComputationResource($decide->undo($decision, $request->user())))->response()->setStatusCode(202);
     }

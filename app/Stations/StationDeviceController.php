@@ -28,11 +28,11 @@ class StationDeviceController
         Gate::authorize('update', $zone);
         $asked = $request->validate(
             ['station' => ['required', 'integer'], 'name' => ['required', 'string', 'max:80']],
-            ['name.required' => 'Say what the device is called.'],
+            ['name.required' => 'Enter a name for the device.'],
         );
         $station =
             Station::query()->where('zone_id', $zone->id)->find((int) $asked['station']) ??
-            throw ValidationException::withMessages(['station' => 'There is no such station in this zone. Choose another one.']);
+            throw ValidationException::withMessages(['station' => 'This zone has no such station. Choose another one.']);
         [$device, $token] = $save->add($station, $asked['name'], $request->user());
 
         return response()->json(

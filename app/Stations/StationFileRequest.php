@@ -62,9 +62,9 @@ class StationFileRequest extends FormRequest
             ' MiB. A daily record of 150 years has about 2 MiB: bring one station’s daily table.';
 
         return [
-            'columns.*.different' => 'Date, minimum and maximum come from three different columns.',
+            'columns.*.different' => 'Choose three different columns for date, minimum, and maximum.',
             'file.required' => 'Choose a station file first.',
-            'file.file' => 'The file did not arrive whole. Upload it again.',
+            'file.file' => 'The file did not arrive complete. Upload it again.',
             'file.uploaded' => $tooLarge,
             'file.max' => $tooLarge,
         ];
@@ -89,7 +89,7 @@ class StationFileRequest extends FormRequest
             $asked === 'new' => null,
             $asked === null => $zone->station,
             default => Station::query()->where('zone_id', $zone->id)->find((int) $asked) ??
-                throw ValidationException::withMessages(['to_station' => 'That station is not one of this zone’s. Load the page anew.']),
+                throw ValidationException::withMessages(['to_station' => 'That station does not belong to this zone. Reload the page.']),
         };
     }
 

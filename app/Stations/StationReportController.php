@@ -23,7 +23,7 @@ class StationReportController
         $device = $this->device($request);
         $text = $request->getContent();
         if ($text === '' || strlen($text) > self::LARGEST) {
-            throw ValidationException::withMessages(['report' => 'Send the days as a table, a row a day, of at most 256 KiB.']);
+            throw ValidationException::withMessages(['report' => 'Send the days as a table with one row per day, at most 256 KiB.']);
         }
         $path = (string) tempnam(sys_get_temp_dir(), 'report');
         try {

@@ -37,10 +37,10 @@ class StationsRequest extends FormRequest
     {
         return [
             'stations.required' => 'A zone needs at least its primary station.',
-            'stations.*.id.exists' => 'That station is not one of this zone’s. Load the page anew.',
+            'stations.*.id.exists' => 'That station does not belong to this zone. Reload the page.',
             'stations.*.name.required' => 'A station needs a name.',
-            'stations.*.height_m.between' => 'A height lies between −430 and 8800 m; leave it empty if it is not known.',
-            'stations.*.lapse.between' => 'Temperature changes by −0.02 to 0.02 °C a metre; the usual is −0.0065.',
+            'stations.*.height_m.between' => 'An elevation is between −430 and 8,800 m. Leave it blank if you do not know it.',
+            'stations.*.lapse.between' => 'Temperature changes by −0.02 to 0.02 °C per meter; −0.0065 is typical.',
         ];
     }
 

@@ -14,7 +14,7 @@ use Illuminate\Validation\Rules\Enum;
 /** Whether a zone's windows came true. */
 class TrackRecordController
 {
-    private const NO_RECORD = 'There is no record of this zone yet. Upload a station file first.';
+    private const NO_RECORD = 'This zone has no climate record yet. Upload a station file first.';
 
     public function show(Request $request, Zone $zone, ZoneTrackRecord $record, ZoneLoggedPromises $logged): JsonResponse
     {

@@ -36,11 +36,11 @@ class LocalDaysController
         ]);
         $crop =
             Crop::query()->where('slug', $asked['crop'])->first() ??
-            throw ValidationException::withMessages(['crop' => 'There is no such crop in the book. Choose another one.']);
+            throw ValidationException::withMessages(['crop' => 'The book has no such crop. Choose another one.']);
         $told =
             $this->days->one($zone, $crop, $asked['variety'], Route::from($asked['route'])) ??
             throw ValidationException::withMessages([
-                'crop' => 'No sowing of it in the log tells of its days: it takes the day it was sown and the day it was first picked.',
+                'crop' => 'No planting of it in the log gives its days. That takes the day it was sown and the day of its first harvest.',
             ]);
         $save->execute($zone, $crop, $told, $asked['replaces'] === null ? null : (int) $asked['replaces'], $request->user());
 
@@ -50,7 +50,7 @@ class LocalDaysController
     public function undo(Request $request, Zone $zone, int $held, AdoptLocalDays $save): JsonResponse
     {
         Gate::authorize('update', $zone);
-        $own = LocalDaysOfCrop::query()->where('zone_id', $zone->id)->find($held) ?? abort(404, 'There are no such days in this zone.');
+        $own = LocalDaysOfCrop::query()->where('zone_id', $zone->id)->find($held) ?? abort(404, 'This zone has no such local days.');
         $save->undo($own, $zone, $request->user());
 
         return $this->told($zone);

@@ -38,7 +38,7 @@ class TrialController
         $asked = $request->validate($this->rules(), $this->messages());
         $crop =
             Crop::query()->with('varieties')->where('slug', $asked['crop'])->first() ??
-            throw ValidationException::withMessages(['crop' => 'There is no such crop in the book. Choose another one.']);
+            throw ValidationException::withMessages(['crop' => 'The book has no such crop. Choose another one.']);
         $route = Route::from($asked['route']);
         if (! in_array($route, $crop->toCore()->routes, true)) {
             throw ValidationException::withMessages(['route' => 'The crop is not grown in this way.']);
@@ -83,7 +83,7 @@ class TrialController
         Gate::authorize('publish', $trial->zone);
         $conclusion = $request->validate(
             ['conclusion' => ['required', 'string', 'max:600']],
-            ['conclusion.required' => 'Say in a sentence what was learnt; it goes into the crop’s dossier.'],
+            ['conclusion.required' => 'Describe what was learned in a sentence. It becomes part of the crop’s evidence.'],
         )['conclusion'];
         $save->execute($trial, $conclusion, $request->user());
 
@@ -125,12 +125,12 @@ class TrialController
     private function messages(): array
     {
         return [
-            'key.required' => 'Send a key of your own with it (“key”), so that the same request is not carried out twice.',
-            'question.required' => 'Say what the trial is to answer.',
-            'waves.required' => 'Give at least one wave.',
-            'waves.*.name.distinct' => 'Two waves have the same name. Give each its own.',
-            'waves.*.on.date_format' => 'Give the day of each wave as YYYY-MM-DD.',
-            'varieties.*.distinct' => 'A variety stands there twice.',
+            'key.required' => 'Send your own key (“key”) so the same request is not carried out twice.',
+            'question.required' => 'Enter the question the trial should answer.',
+            'waves.required' => 'Add at least one wave.',
+            'waves.*.name.distinct' => 'Two waves have the same name. Give each one its own.',
+            'waves.*.on.date_format' => 'Enter the day of each wave as YYYY-MM-DD.',
+            'varieties.*.distinct' => 'A variety is listed twice.',
             'repeats.between' => 'A trial has 1 to 20 repeats.',
         ];
     }

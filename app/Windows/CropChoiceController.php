@@ -32,7 +32,7 @@ class CropChoiceController
     public function destroy(Request $request, Zone $zone, CropChoice $choice, ChooseSchool $choose): DossierResource
     {
         Gate::authorize('update', $zone);
-        abort_unless($choice->zone_id === $zone->id, 404, 'There is no such choice in this zone.');
+        abort_unless($choice->zone_id === $zone->id, 404, 'This zone has no such choice.');
         $choose->undo($choice, $request->user());
 
         return new DossierResource($this->dossier($zone, $choice->crop), $choice->crop);

@@ -46,9 +46,9 @@ class CropChoiceRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'replaces.present' => 'Say which choice this one replaces (“replaces”; null for none). Load the page again.',
-            'reason.required' => 'Say in a few words why, so that others can follow.',
-            'windows.required_if' => 'Give at least one window of your own.',
+            'replaces.present' => 'The choice this one replaces is missing (“replaces”; null for none). Reload the page.',
+            'reason.required' => 'Explain why in a few words, so others can follow.',
+            'windows.required_if' => 'Add at least one window of your own.',
         ];
     }
 

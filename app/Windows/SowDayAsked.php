@@ -40,13 +40,13 @@ final readonly class SowDayAsked
         $question = WindowsAsked::in($request, $zone);
         $asked = $request->validate(
             ['route' => ['nullable', new Enum(Route::class)], 'on' => ['required', 'string', 'max:5']],
-            ['on.required' => 'Say on which day of the year (“on”, MM-DD).'],
+            ['on.required' => 'Enter a day of the year (“on”, MM-DD).'],
         );
         $place ??= abort(404, ZoneWindows::NOT_YET);
         try {
             $day = YearDay::fromIso($asked['on']);
         } catch (InvalidArgumentException) {
-            throw ValidationException::withMessages(['on' => 'Give a day of the year as MM-DD.']);
+            throw ValidationException::withMessages(['on' => 'Enter a day of the year as MM-DD.']);
         }
         $grown = ZoneCrops::of($zone)->crop($crop);
         $route = isset($asked['route']) ? Route::from($asked['route']) : $grown->routes[0];

@@ -28,7 +28,7 @@ final readonly class WindowsAsked
         $asked = $request->validate(['site' => ['nullable', 'integer'], 'standard' => ['nullable', new Enum(ProofStandard::class)]]);
         $site = isset($asked['site']) ? Site::seenIn($zone)->find((int) $asked['site']) : null;
         if (isset($asked['site']) && $site === null) {
-            throw ValidationException::withMessages(['site' => 'There is no such site in this zone. Choose another one.']);
+            throw ValidationException::withMessages(['site' => 'This zone has no such growing site. Choose another one.']);
         }
 
         return new self(

@@ -200,7 +200,7 @@ final readonly class Boundary
             $corners[] = [(float) $longitude, (float) $latitude];
         }
         if ($corners[0] !== $corners[count($corners) - 1]) {
-            throw new BoundaryRefused("{$where} does not end where it begins");
+            throw new BoundaryRefused("{$where} does not end where it starts");
         }
 
         return $corners;

@@ -31,7 +31,7 @@ class ComputationController
             $siteId === null
                 ? null
                 : Site::seenIn($zone)->find((int) $siteId) ??
-                    throw ValidationException::withMessages(['site' => 'There is no such site in this zone. Choose another one.']);
+                    throw ValidationException::withMessages(['site' => 'This zone has no such growing site. Choose another one.']);
 
         return (new ComputationResource($queue->execute($zone, $request->user(), null, $site)))->response()->setStatusCode(202);
     }

@@ -22,7 +22,7 @@ final class SaveBoundaries
         $features = is_array($file) ? (($file['type'] ?? null) === 'Feature' ? [$file] : $file['features'] ?? null) : null;
         if (! is_array($features) || ! array_is_list($features) || $features === []) {
             throw new BoundaryRefused(
-                'The file is no GeoJSON with features. Export the boundaries as a FeatureCollection in degrees (WGS 84).',
+                'The file is not GeoJSON with features. Export the boundaries as a FeatureCollection in degrees (WGS 84).',
             );
         }
         $zones = Zone::query()->get();

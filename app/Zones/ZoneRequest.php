@@ -118,7 +118,7 @@ class ZoneRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'name.unique' => 'There is a zone of this name already.',
+            'name.unique' => 'There already is a zone with this name.',
             'name.regex' => 'A name needs at least one letter.',
             'latitude.between' => 'A latitude is between −90 and 90 degrees; :input is not.',
             'longitude.between' => 'A longitude is between −180 and 180 degrees; :input is not.',

@@ -184,7 +184,7 @@ final class WindowsTest extends BrowserTestCase
             ->fill('E-mail address', 'ines@kestrel.example')
             ->fill('Password', 'guess')
             ->press('Log in')
-            ->see('E-mail or password is wrong.');
+            ->see('The e-mail or password is wrong.');
     }
 
     public function test_the_desk_is_accessible(): void

@@ -81,7 +81,7 @@ final class AccessTest extends TestCase
         foreach (range(1, 5) as $try) {
             $this->postJson('/api/session', ['email' => $person->email, 'password' => 'wrong'])
                 ->assertUnprocessable()
-                ->assertJsonPath('message', 'E-mail or password is wrong.');
+                ->assertJsonPath('message', 'The e-mail or password is wrong.');
         }
         $this->postJson('/api/session', ['email' => $person->email, 'password' => 'a good long password'])->assertTooManyRequests();
         $this->assertGuest();

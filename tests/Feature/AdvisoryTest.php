@@ -109,7 +109,7 @@ class AdvisoryTest extends TestCase
         self::assertSame($rules, Office::inUse()->waterRulesOn(Day::of(2030, 1, 1)), 'until somebody says otherwise');
         $save(['water_rules' => $rules, 'water_rules_from' => '2026-05-02', 'water_rules_until' => '2026-05-01'])
             ->assertUnprocessable()
-            ->assertJsonPath('errors.water_rules_until.0', 'The rules end before they begin. Check both days.');
+            ->assertJsonPath('errors.water_rules_until.0', 'The rules end before they start. Check both days.');
         $save(['water_rules' => $rules, 'water_rules_from' => 'in May'])->assertUnprocessable();
     }
 
@@ -163,7 +163,7 @@ class AdvisoryTest extends TestCase
         $id = $this->tell()->assertCreated()->json('data.id');
         $this->postJson("/api/advisories/{$id}/withdrawal", ['reason' => ' '])
             ->assertUnprocessable()
-            ->assertJsonPath('errors.reason.0', 'Say why it is withdrawn: the pages tell those who read it.');
+            ->assertJsonPath('errors.reason.0', 'Enter the reason for withdrawing it. Readers will see it on the pages.');
         $this->postJson("/api/advisories/{$id}/withdrawal", ['reason' => 'The cloud stayed.'])
             ->assertOk()
             ->assertJsonPath('data.withdrawn.reason', 'The cloud stayed.')
@@ -193,12 +193,12 @@ class AdvisoryTest extends TestCase
             ->assertUnprocessable()
             ->assertJsonPath(
                 'errors.until.0',
-                'Give a day from today on, at most 60 days ahead: what is said of a season does not keep.',
+                'Choose a day from today on, at most 60 days ahead: what is said of a season does not keep.',
             );
         $this->tell(['until' => '2026-06-18'])->assertUnprocessable();
         $this->tell(['until' => 'soon'])
             ->assertUnprocessable()
-            ->assertJsonPath('errors.until.0', 'Give the last day it is to be shown as YYYY-MM-DD.');
+            ->assertJsonPath('errors.until.0', 'Enter the last day it should be shown as YYYY-MM-DD.');
         $this->tell(['text' => ''])->assertUnprocessable();
         $this->actingAs($this->person(Role::Volunteer));
         $this->tell()->assertForbidden();

@@ -61,7 +61,7 @@ final class CropBookTest extends TestCase
             ]);
         $this->patchJson('/api/crops/carrot', ['cells' => ['maturity_days' => '80']])
             ->assertUnprocessable()
-            ->assertJsonPath('errors.note.0', 'Say in a few words why, and where the number comes from.');
+            ->assertJsonPath('errors.note.0', 'Explain in a few words why, and where the number comes from.');
         $this->patchJson('/api/crops/carrot', ['cells' => ['slug' => 'parrot'], 'note' => 'x', 'version' => 1])->assertUnprocessable();
         $this->actingAs($this->person(Role::Volunteer));
         $this->patchJson('/api/crops/carrot', ['cells' => ['maturity_days' => '80'], 'note' => 'x', 'version' => 1])->assertForbidden();
@@ -122,7 +122,7 @@ final class CropBookTest extends TestCase
         );
         $this->postJson('/api/crops/carrot/varieties', $values)
             ->assertUnprocessable()
-            ->assertJsonPath('errors.name.0', 'There is a variety of that name already.');
+            ->assertJsonPath('errors.name.0', 'There already is a variety with that name.');
         $this->putJson("/api/crops/carrot/varieties/{$variety['id']}", [
             'name' => 'Basin Long',
             'cells' => ['maturity_days' => 'long'],

@@ -254,7 +254,7 @@ final class DoorTest extends TestCase
         foreach (['application/xml', 'text/plain', 'application/x-php'] as $type) {
             $this->call('POST', '/api/zones', [], [], [], ['CONTENT_TYPE' => $type, 'HTTP_ACCEPT' => 'application/json'], '{"name":"x"}')
                 ->assertStatus(415)
-                ->assertJsonPath('message', 'The request is of a kind that is not read here. Send JSON, a form, or a table as text/csv.');
+                ->assertJsonPath('message', 'This kind of request is not accepted. Send JSON, a form, or a table as text/csv.');
         }
         $json = ['CONTENT_TYPE' => 'application/json; charset=utf-8', 'HTTP_ACCEPT' => 'application/json'];
         $this->call('POST', '/api/zones', [], [], [], $json, '{"name":"x"}')->assertUnprocessable();

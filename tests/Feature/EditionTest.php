@@ -77,7 +77,7 @@ final class EditionTest extends TestCase
     {
         $this->postJson('/api/zones/test-basin/editions', ['note' => ' ', 'key' => 'some-key-0'])
             ->assertUnprocessable()
-            ->assertJsonPath('errors.note.0', 'Say in a sentence what this edition is, or what changed.');
+            ->assertJsonPath('errors.note.0', 'Describe this edition, or what changed, in a sentence.');
         $this->postJson('/api/zones/test-basin/editions', ['note' => str_repeat('x', 1001), 'key' => 'some-key-1'])->assertUnprocessable();
         self::assertSame(0, Edition::query()->count());
     }

@@ -230,7 +230,7 @@ class GroundTest extends TestCase
         $this->change(['add' => [['between' => 'planting 99999', 'key' => 'between-nothing'] + $beside]])
             ->assertUnprocessable()
             ->assertJsonPath('errors', [
-                'add.0.between' => ['What it is to stand between is not on this bed, or stands between rows itself. Choose another one.'],
+                'add.0.between' => ['What it should grow between is not in this bed, or grows between rows itself. Choose another one.'],
             ]);
         $put = $this->change(['add' => [['between' => $first, 'key' => 'between-rows'] + $beside]])
             ->assertOk()
@@ -431,17 +431,17 @@ class GroundTest extends TestCase
         }
         foreach (
             [
-                [['beds' => []], 'beds', 'Choose at least one bed to fill.'],
-                [['beds' => [1, 1]], 'beds.0', 'A bed stands there twice.'],
+                [['beds' => []], 'beds', 'Choose at least one bed.'],
+                [['beds' => [1, 1]], 'beds.0', 'A bed is listed twice.'],
                 [
                     ['wishes' => [['key' => 'x', 'crop' => 'mango', 'metres' => 1]]],
                     'wishes.0.crop',
-                    'There is no such crop or variety in the book. Choose another one.',
+                    'The book has no such crop or variety. Choose another one.',
                 ],
                 [
                     ['wishes' => [['key' => 'x', 'crop' => 'kale', 'metres' => 0]]],
                     'wishes.0.metres',
-                    'A wish takes 0.1 to 1000 m of a bed.',
+                    'A crop takes 0.1 to 1,000 m of a bed.',
                 ],
             ] as [$with, $field, $words]
         ) {
@@ -615,10 +615,10 @@ class GroundTest extends TestCase
     {
         foreach (
             [
-                [['length_m' => 0], 'length_m', 'A bed is 0.1 to 1000 m long. Check the figure and its unit.'],
-                [['length_m' => 10000], 'length_m', 'A bed is 0.1 to 1000 m long. Check the figure and its unit.'],
-                [['name' => 'Bed 1'], 'name', 'There is a bed of that name in this garden already. Give this one another.'],
-                [['site' => 'moon'], 'site', 'There is no such site in this zone. Choose another one.'],
+                [['length_m' => 0], 'length_m', 'A bed is 0.1 to 1,000 m long. Check the number and its unit.'],
+                [['length_m' => 10000], 'length_m', 'A bed is 0.1 to 1,000 m long. Check the number and its unit.'],
+                [['name' => 'Bed 1'], 'name', 'There already is a bed with that name in this garden. Choose another name.'],
+                [['site' => 'moon'], 'site', 'This zone has no such growing site. Choose another one.'],
             ] as [$with, $field, $words]
         ) {
             $this->postJson('/api/zones/test-basin/beds', $with + ['garden' => 'School', 'name' => 'Bed 3'])
@@ -635,9 +635,9 @@ class GroundTest extends TestCase
             ->assertJsonPath('data.beds.0.length_m', 12);
         foreach (
             [
-                [$this->planting('mango', '2012-05-01'), 'add.1.crop', 'There is no such crop in the book. Choose another one.'],
+                [$this->planting('mango', '2012-05-01'), 'add.1.crop', 'The book has no such crop. Choose another one.'],
                 [$this->planting('carrot', '2012-05-01', ['route' => 'transplant']), 'add.1.route', 'Carrot is not grown in this way.'],
-                [$this->planting('carrot', '2012-05-32'), 'add.1.on', 'Give the day as YYYY-MM-DD.'],
+                [$this->planting('carrot', '2012-05-32'), 'add.1.on', 'Enter the day as YYYY-MM-DD.'],
                 [
                     $this->planting('carrot', '2012-05-01', ['metres' => 13]),
                     'add.1.metres',
@@ -646,7 +646,7 @@ class GroundTest extends TestCase
                 [
                     $this->planting('carrot', '2012-05-01', ['bed' => 999]),
                     'add.1.bed',
-                    'There is no such bed in this zone. Load the page again.',
+                    'This zone has no such bed. Reload the page.',
                 ],
             ] as [$planting, $field, $words]
         ) {

@@ -52,14 +52,14 @@ class HarvestPlanTest extends TestCase
         $this->actingAs($this->person());
         $put = fn (array $needs) => $this->putJson(self::AT, ['needs' => $needs, 'version' => 1])->assertUnprocessable()->json('errors');
         self::assertSame(
-            ['needs.0.crop' => ['There is no such crop in the book. Choose another one.']],
+            ['needs.0.crop' => ['The book has no such crop. Choose another one.']],
             $put([['crop' => 'dragonfruit', 'amount' => 1]]),
         );
         foreach ([0, -1, 'much', 1e6] as $amount) {
             self::assertArrayHasKey('needs.0.amount', $put([['crop' => 'radish', 'amount' => $amount]]), (string) $amount);
         }
         $twice = $put([['crop' => 'radish', 'amount' => 1], ['crop' => 'radish', 'amount' => 2]]);
-        self::assertSame('A crop stands there twice. Say once how much of it you need.', $twice['needs.0.crop'][0]);
+        self::assertSame('A crop is listed twice. Enter how much you need of it once.', $twice['needs.0.crop'][0]);
         self::assertArrayHasKey('needs', $put(array_fill(0, 61, ['crop' => 'radish', 'amount' => 1])));
         $this->putJson(self::AT, ['needs' => []])->assertUnprocessable();
         self::assertSame(0, HarvestPlan::query()->count());

@@ -187,16 +187,16 @@ class LogTest extends TestCase
                     'on',
                     '14 June 2012 has not come yet: today is 13 June 2012. Give the day it was done on.',
                 ],
-                [$this->sown('refused-2', '2012-13-01'), 'on', 'Give the day as YYYY-MM-DD.'],
+                [$this->sown('refused-2', '2012-13-01'), 'on', 'Enter the day as YYYY-MM-DD.'],
                 [
                     $this->sown('refused-3', '2012-04-10', ['crop' => 'mango']),
                     'crop',
-                    'There is no such crop in the book. Choose another one.',
+                    'The book has no such crop. Choose another one.',
                 ],
                 [
                     $this->sown('refused-4', '2012-04-10', ['metres' => 100000]),
                     'metres',
-                    'A row has 0.05 to 2000 m. Check the figure and its unit.',
+                    'A row is 0.05 to 2,000 m long. Check the number and its unit.',
                 ],
                 [
                     ['key' => 'refused-5', 'act' => 'first-picked', 'on' => '2012-04-09', 'sowing' => 'radish-one'],
@@ -211,24 +211,24 @@ class LogTest extends TestCase
                 [
                     ['key' => 'refused-7', 'act' => 'up', 'on' => '2012-04-20'],
                     'sowing',
-                    'Say of which sowing this is told. If it is not in the log, write it first.',
+                    'Choose the planting this is about. If it is not in the log, log it first.',
                 ],
                 [
                     ['key' => 'refused-8', 'act' => 'up', 'on' => '2012-04-20', 'sowing' => 'no-such-sowing'],
                     'sowing',
-                    'The sowing this tells of is not in the log, or was taken back. Choose another, or write it first.',
+                    'The planting this is about is not in the log, or was deleted. Choose another, or log it first.',
                 ],
                 [
                     ['key' => 'refused-9', 'act' => 'picked', 'on' => '2012-05-20', 'sowing' => 'radish-one', 'kilograms' => 10000],
                     'kilograms',
-                    'One picking weighs 1 g to 2000 kg. Check the figure and its unit: 250 g are 0.25 kg.',
+                    'One harvest weighs 1 g to 2,000 kg. Check the number and its unit: 250 g is 0.25 kg.',
                 ],
                 [
                     ['key' => 'refused-10', 'act' => 'lost', 'on' => '2012-05-20', 'sowing' => 'radish-one'],
                     'cause',
-                    'Say what it was lost to, or “other”.',
+                    'Choose what it was lost to, or “other”.',
                 ],
-                [['key' => 'refused-11', 'act' => 'note', 'on' => '2012-05-20'], 'text', 'A note needs words.'],
+                [['key' => 'refused-11', 'act' => 'note', 'on' => '2012-05-20'], 'text', 'Enter a note.'],
                 [
                     ['key' => 'refused-12', 'act' => 'seen', 'on' => '2012-05-20', 'cue' => 99],
                     'cue',
@@ -237,23 +237,23 @@ class LogTest extends TestCase
                 [
                     ['key' => 'refused-13', 'act' => 'note', 'on' => '2012-05-20', 'text' => 'x', 'photo' => str_repeat('a', 64)],
                     'photo',
-                    'The photograph did not arrive. Send it first.',
+                    'The photo did not arrive. Send it first.',
                 ],
                 [
                     ['key' => 'refused-14', 'act' => 'sown', 'on' => '2012-05-20', 'crop' => 'radish', 'plot' => 7],
                     'plot',
-                    'There is no such plot in a trial of this zone. Load the page again.',
+                    'No trial in this zone has such a plot. Reload the page.',
                 ],
-                [['key' => 'refused-15', 'act' => 'sown', 'on' => '2012-05-20'], 'crop', 'Say which crop it was.'],
+                [['key' => 'refused-15', 'act' => 'sown', 'on' => '2012-05-20'], 'crop', 'Choose which crop it was.'],
                 [
                     ['key' => 'refused-16', 'act' => 'reading', 'on' => '2012-05-20', 'celsius' => 99],
                     'celsius',
-                    'A soil thermometer shows −40 to 80 °C. Check the figure and its unit.',
+                    'A soil thermometer shows −40 to 80 °C. Check the number and its unit.',
                 ],
                 [
                     ['key' => 'refused-17', 'act' => 'note', 'on' => '2012-05-20', 'text' => 'x', 'bed' => 'Bed 9'],
                     'garden',
-                    'Say in which garden the bed is.',
+                    'Enter the garden the bed is in.',
                 ],
             ] as [$entry, $field, $words]
         ) {
@@ -379,7 +379,7 @@ class LogTest extends TestCase
         );
         $import($rows)
             ->assertJsonPath('data.state', 'failed')
-            ->assertJsonPath('data.faults', ['Row 8, celsius: Give what the thermometer showed.']);
+            ->assertJsonPath('data.faults', ['Row 8, celsius: Enter what the thermometer showed.']);
         self::assertSame([3, 2], [LogEntry::query()->count(), Bed::query()->count() + 1], 'nothing was saved, no bed either');
         $rows[0] .= ',celsius';
         $rows[7] = '2012-05-30,reading,,New garden,North,,14.5';
@@ -509,7 +509,7 @@ class LogTest extends TestCase
         $this->actingAs($this->person(Role::Volunteer));
         $this->send($this->sown('not-mine', '2012-04-12', ['corrects' => 'sown-after-all']))->assertJsonPath(
             'data.refused.0.message',
-            'Only who wrote a line, or an educator, corrects it. Write a note beside it.',
+            'Only the person who wrote an entry, or an educator, can correct it. Add a note instead.',
         );
     }
 
@@ -548,7 +548,7 @@ class LogTest extends TestCase
         )->json('data.refused');
         self::assertSame(
             [
-                'Say which bed it was.',
+                'Choose which bed it was.',
                 'Enter what the gauge caught. If it is dry, enter 0.',
                 'Enter 0 to 500 mm (20 in). Check the number and its unit.',
             ],
@@ -599,7 +599,7 @@ class LogTest extends TestCase
             ->assertUnprocessable()
             ->assertJsonPath(
                 'errors.photo.0',
-                'The photograph is larger than 12 MiB. Make it smaller, or save the entry without it.',
+                'The photo is larger than 12 MiB. Make it smaller, or save the entry without it.',
             );
         self::assertCount(1, Storage::disk(LogPhoto::DISK)->allFiles());
         $this->app['auth']->forgetGuards();
@@ -703,7 +703,7 @@ class LogTest extends TestCase
         $imported("on,act,crop\n2012-05-01,sown,Radish\n2012-05-02,sown,mango\n2012-07-01,sown,kale\n2012-05-09,eaten,kale\n")
             ->assertJsonPath('data.state', 'failed')
             ->assertJsonPath('data.saved', null)
-            ->assertJsonPath('data.faults.0', 'Row 3, crop: There is no such crop in the book. Choose another one.')
+            ->assertJsonPath('data.faults.0', 'Row 3, crop: The book has no such crop. Choose another one.')
             ->assertJsonPath('data.faults.1', 'Row 5, act: The selected act is invalid.')
             ->assertJsonPath(
                 'data.faults.2',

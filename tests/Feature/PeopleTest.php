@@ -93,7 +93,7 @@ final class PeopleTest extends TestCase
         $join('Password1234')->assertUnprocessable();
         $join('1q2w3e4r5t6y')
             ->assertUnprocessable()
-            ->assertJsonPath('errors.password.0', 'This is one of the passwords that are tried first. Choose another one.');
+            ->assertJsonPath('errors.password.0', 'This is one of the passwords people try first. Choose another one.');
         self::assertSame(1, User::query()->count());
         $join(self::PASSWORD)->assertCreated();
         $this->app['auth']->forgetGuards();
@@ -122,7 +122,7 @@ final class PeopleTest extends TestCase
         self::assertSame(0, Invitation::open()->count());
         $this->invite($this->ines->email)
             ->assertUnprocessable()
-            ->assertJsonPath('errors.email.0', 'Somebody here has this address already. Look for them in the list.');
+            ->assertJsonPath('errors.email.0', 'Somebody here already has this address. Look for them in the list.');
     }
 
     public function test_links_cannot_be_guessed_by_trying(): void
@@ -417,7 +417,7 @@ final class PeopleTest extends TestCase
         $this->getJson('/api/session')->assertOk()->assertJsonPath('data.user.must_set_second_factor', true);
         $this->getJson('/api/people')
             ->assertForbidden()
-            ->assertJsonPath('message', 'Your office asks for a second step when logging in. Set it up in your profile first.');
+            ->assertJsonPath('message', 'Your office requires a second step when logging in. Set it up in your profile first.');
         // A token is no way around it either.
         $this->postJson('/api/profile/tokens', ['name' => 'x', 'scopes' => ['read-zones'], 'days' => 30])->assertForbidden();
         $this->getJson('/api/profile/account')->assertOk()->assertJsonPath('data.second_factor.demanded', true);

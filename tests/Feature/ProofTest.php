@@ -89,7 +89,7 @@ class ProofTest extends TestCase
         self::assertArrayHasKey('disagreement-radish', $warnings);
         $this->publish(more: ['answers' => []])
             ->assertUnprocessable()
-            ->assertJsonPath('errors.answers.0', 'Answer each warning first: '.$this->said($warnings[array_key_first($warnings)]));
+            ->assertJsonPath('errors.answers.0', 'Explain each warning first: '.$this->said($warnings[array_key_first($warnings)]));
         $this->publish(more: ['answers' => array_fill_keys(array_keys($warnings), ' ')])->assertUnprocessable();
         self::assertSame(0, Edition::query()->count());
         $this->publish()->assertStatus(202);
@@ -151,7 +151,7 @@ class ProofTest extends TestCase
         $this->postJson('/api/zones/test-basin/objections', $sent)->assertCreated()->assertJsonPath('data.id', $id);
         $this->postJson('/api/zones/test-basin/objections', ['key' => 'another-one', 'crop' => 'unicorn', 'text' => 'x'])
             ->assertUnprocessable()
-            ->assertJsonPath('errors.crop.0', 'There is no such crop in the book. Choose another one.');
+            ->assertJsonPath('errors.crop.0', 'The book has no such crop. Choose another one.');
         $this->postJson("/api/objections/{$id}/answer", ['answer' => 'No.'])->assertForbidden();
         $this->actingAs($this->person());
         $this->publish()

@@ -119,7 +119,7 @@ final class QualityTest extends TestCase
             ->assertJsonPath('message', 'The record holds no minimum for 1950-01-01.');
         $this->postJson('/api/zones/test-basin/quality', ['note' => ''] + $this->decision(true))
             ->assertUnprocessable()
-            ->assertJsonPath('errors.note.0', 'Say in a few words why, so that others can follow.');
+            ->assertJsonPath('errors.note.0', 'Explain why in a few words, so others can follow.');
         $this->deleteJson('/api/zones/test-basin/quality/999')->assertNotFound();
         $this->actingAs($this->person(Role::Volunteer));
         $this->postJson('/api/zones/test-basin/quality', $this->decision(true))->assertForbidden();

@@ -171,7 +171,7 @@ final class RecordTest extends TestCase
         $same = ['columns' => ['date' => 0, 'minimum' => 1, 'maximum' => 1]];
         $this->bring('record-previews', $this->textFile($text), null, $same)
             ->assertUnprocessable()
-            ->assertJsonPath('message', 'Date, minimum and maximum come from three different columns.');
+            ->assertJsonPath('message', 'Choose three different columns for date, minimum, and maximum.');
         $this->bring('record-previews', $this->textFile($text), null, ['columns' => ['date' => 0]])->assertUnprocessable();
     }
 

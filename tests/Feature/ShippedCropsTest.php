@@ -47,7 +47,7 @@ class ShippedCropsTest extends TestCase
             ->assertJsonPath('data', []);
         $crop = $this->getJson('/api/crops/spinach')->json('data');
         self::assertSame($offer['cells'][1]['shipped'], $crop['cells']['bolt_day_hours']);
-        self::assertSame('Taken from the shipped crop table.', $crop['revisions'][0]['note']);
+        self::assertSame('Accepted from the crop table that ships.', $crop['revisions'][0]['note']);
         $this->postJson('/api/shipped-crops/spinach', ['take' => false])->assertNotFound();
     }
 
@@ -61,7 +61,7 @@ class ShippedCropsTest extends TestCase
             ->assertJsonPath('data', []);
         $crop = $this->getJson('/api/crops/spinach')->json('data');
         self::assertSame('50', $crop['cells']['maturity_days']);
-        self::assertSame("Left as it is; the shipped table now says: maturity_days {$shipped}.", $crop['revisions'][0]['note']);
+        self::assertSame("Declined. The crop table that ships now says: maturity_days {$shipped}.", $crop['revisions'][0]['note']);
         // Until the table says something else again.
         ShippedCrop::query()
             ->where('slug', 'spinach')

@@ -164,14 +164,14 @@ class SoilTest extends TestCase
         foreach (
             [
                 [['on' => '2012-04-14'], 'on', '14 April 2012 has not come yet. Give the day the reading was taken on.'],
-                [['on' => 'yesterday'], 'on', 'Give the day of the reading as YYYY-MM-DD.'],
-                [['figures' => null], 'celsius', 'Type what the thermometer shows, or the figures as they fall.'],
+                [['on' => 'yesterday'], 'on', 'Enter the day of the reading as YYYY-MM-DD.'],
+                [['figures' => null], 'celsius', 'Type what the thermometer shows, or the figures as they move.'],
                 [
                     ['figures' => null, 'celsius' => 81],
                     'celsius',
-                    'A soil thermometer shows −40 to 80 °C. Check the figure and its unit.',
+                    'A soil thermometer shows −40 to 80 °C. Check the number and its unit.',
                 ],
-                [['depth' => 5], 'depth', 'The depth is given in metres, 0 to 3: five centimetres are 0.05.'],
+                [['depth' => 5], 'depth', 'Enter the depth in meters, 0 to 3: five centimeters is 0.05.'],
                 [
                     ['figures' => [[0, 20], [10, 15], [20, 12]]],
                     'figures',
@@ -182,7 +182,7 @@ class SoilTest extends TestCase
                     'figures',
                     'Figure 3 is not later than the one before it. Give the seconds since the probe was put in, in order.',
                 ],
-                [['spot' => 999], 'spot', 'There is no such spot in this zone. Choose another one, or name it first.'],
+                [['spot' => 999], 'spot', 'This zone has no such spot. Choose another one, or add it first.'],
             ] as [$with, $field, $words]
         ) {
             $this->read($with)
@@ -209,7 +209,7 @@ class SoilTest extends TestCase
         $empty = $this->addSpot('Pots', 'container');
         $this->getJson("/api/soil-spots/{$empty}/calibration")
             ->assertNotFound()
-            ->assertJsonPath('message', 'Nothing was read at this spot yet.');
+            ->assertJsonPath('message', 'There are no readings at this spot yet.');
     }
 
     public function test_the_simulated_probe_settles_within_a_minute_or_two_and_says_what_it_is(): void

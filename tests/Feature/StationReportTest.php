@@ -269,7 +269,7 @@ class StationReportTest extends TestCase
         $this->actingAs($this->person())
             ->postJson('/api/zones/test-basin/station-devices', ['station' => 999, 'name' => 'Mast'])
             ->assertUnprocessable()
-            ->assertJsonPath('errors.station.0', 'There is no such station in this zone. Choose another one.');
+            ->assertJsonPath('errors.station.0', 'This zone has no such station. Choose another one.');
         $added = $this->postJson('/api/zones/test-basin/station-devices', ['station' => $station->id, 'name' => 'Mast'])
             ->assertCreated()
             ->json('data');

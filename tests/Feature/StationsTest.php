@@ -126,7 +126,7 @@ final class StationsTest extends TestCase
             ->assertJsonPath('errors.from.0', 'The record has no day between 1902-07-15 and 1907-07-14.');
         $this->getJson('/api/zones/test-basin/climate?from=2007&to=2003')
             ->assertUnprocessable()
-            ->assertJsonPath('errors.to.0', 'The period ends before it begins.');
+            ->assertJsonPath('errors.to.0', 'The period ends before it starts.');
     }
 
     public function test_what_cannot_be_is_refused_in_words(): void
@@ -135,7 +135,7 @@ final class StationsTest extends TestCase
         Zone::factory()->named('Other Basin')->create();
         $this->putJson('/api/zones/other-basin/stations', ['stations' => [$primary]])
             ->assertUnprocessable()
-            ->assertJsonPath('errors', ['stations.0.id' => ['That station is not one of this zone’s. Load the page anew.']]);
+            ->assertJsonPath('errors', ['stations.0.id' => ['That station does not belong to this zone. Reload the page.']]);
         $this->putOnZone('stations', ['stations' => []])->assertUnprocessable();
         $this->putOnZone('stations', ['stations' => [['height_m' => 99999] + $primary]])->assertUnprocessable();
         $this->actingAs($this->person(Role::Volunteer));

@@ -258,7 +258,7 @@ class TodayTest extends TestCase
         $this->getJson('/api/zones/basin-floor/today?on=04-18')->assertJsonPath('data.by', 'season');
         $this->getJson('/api/zones/basin-floor/today?on=02-30')
             ->assertUnprocessable()
-            ->assertJsonPath('errors.on.0', 'Give a day of the year as MM-DD.');
+            ->assertJsonPath('errors.on.0', 'Enter a day of the year as MM-DD.');
         $this->getJson('/api/zones/basin-floor/today?standard=rash')->assertUnprocessable();
         $this->getJson('/api/zones/basin-floor/today?site=99')->assertUnprocessable();
     }
@@ -270,7 +270,7 @@ class TodayTest extends TestCase
         $this->actingAs($this->person());
         $this->getJson('/api/zones/test-basin/today')
             ->assertNotFound()
-            ->assertJsonPath('message', 'There is no record of this zone yet. Upload a station file first.');
+            ->assertJsonPath('message', 'This zone has no climate record yet. Upload a station file first.');
         $this->post(
             '/api/zones/test-basin/record-imports',
             ['file' => $this->stationFile()],

@@ -270,20 +270,20 @@ class TrialTest extends TestCase
     {
         foreach (
             [
-                [['crop' => 'mango'], 'crop', 'There is no such crop in the book. Choose another one.'],
+                [['crop' => 'mango'], 'crop', 'The book has no such crop. Choose another one.'],
                 [['crop' => 'carrot', 'route' => 'transplant'], 'route', 'The crop is not grown in this way.'],
                 [
                     ['repeats' => 20, 'varieties' => [null, 'A', 'B']],
                     'repeats',
                     'That comes to more than 120 plots. Take fewer waves, varieties or repeats.',
                 ],
-                [['waves' => [['name' => 'one', 'on' => '2012-06-31']]], 'waves.0.on', 'Give the day of each wave as YYYY-MM-DD.'],
+                [['waves' => [['name' => 'one', 'on' => '2012-06-31']]], 'waves.0.on', 'Enter the day of each wave as YYYY-MM-DD.'],
                 [
                     ['waves' => [['name' => 'one', 'on' => '2012-06-01'], ['name' => 'one', 'on' => '2012-06-08']]],
                     'waves.0.name',
-                    'Two waves have the same name. Give each its own.',
+                    'Two waves have the same name. Give each one its own.',
                 ],
-                [['question' => ''], 'question', 'Say what the trial is to answer.'],
+                [['question' => ''], 'question', 'Enter the question the trial should answer.'],
             ] as [$with, $field, $words]
         ) {
             self::assertSame($words, $this->plan($with)->assertUnprocessable()->json('errors')[$field][0] ?? null);
@@ -343,7 +343,7 @@ class TrialTest extends TestCase
             ['Accept' => 'application/json'],
         )->assertStatus(202);
         self::assertSame(
-            ['Row 2, plant: There is no such plant in that stage on the county’s list. Put it there first.'],
+            ['Row 2, plant: The county’s list has no such plant in that stage. Add it first.'],
             LogImport::query()->latest('id')->firstOrFail()->faults,
         );
         $this->deleteJson("/api/zones/test-basin/cues/{$cue}")->assertConflict();

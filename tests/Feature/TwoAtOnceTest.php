@@ -213,12 +213,12 @@ final class TwoAtOnceTest extends TestCase
     }
 
     /** @param  array<string, string>  $meanwhile */
-    #[TestWith([['slug' => 'another', 'name' => 'Twin'], 422, 'There is a zone of this name already. Give this one another.'])]
+    #[TestWith([['slug' => 'another', 'name' => 'Twin'], 422, 'There already is a zone with this name. Choose another name.'])]
     #[
         TestWith([
             ['slug' => 'twin', 'name' => 'Another'],
             503,
-            'Somebody did the same at this very moment. Nothing was changed. Try again in a few seconds.',
+            'Somebody did the same at this moment. Nothing was changed. Try again in a few seconds.',
         ]),
     ]
     public function test_which_of_two_things_clashed_is_said(array $meanwhile, int $status, string $message): void

@@ -134,7 +134,7 @@ final class WindowsTest extends TestCase
             'windows' => [['route' => 'direct', 'first' => '02-30', 'last' => '03-10']],
         ])
             ->assertUnprocessable()
-            ->assertJsonPath('errors.reason.0', 'Say in a few words why, so that others can follow.')
+            ->assertJsonPath('errors.reason.0', 'Explain why in a few words, so others can follow.')
             ->assertJsonFragment(['windows.0.first' => ['“02-30” is not a day of the year written as MM-DD.']]);
         $this->postJson('/api/zones/test-basin/windows/unicorn/choices', [
             'school' => 'count-back',
@@ -312,7 +312,7 @@ final class WindowsTest extends TestCase
         self::assertEqualsWithDelta(48.0, $zinnia['yield_per_m'], 1e-9, 'twelve of each plant, a quarter of a metre apart');
         $this->getJson("{$url}?on=04-10&days=365")
             ->assertUnprocessable()
-            ->assertJsonPath('errors.days.0', 'A succession goes on for 1 to 364 days.');
+            ->assertJsonPath('errors.days.0', 'A succession lasts 1 to 364 days.');
         $this->getJson("{$url}?on=04-10&amount=0")->assertUnprocessable();
         $this->getJson("{$url}?on=04-31")->assertUnprocessable();
         $this->getJson("{$url}?on=04-10&route=transplant")->assertNotFound();

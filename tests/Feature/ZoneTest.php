@@ -98,6 +98,6 @@ final class ZoneTest extends TestCase
         $this->postJson('/api/zones', $this->zoneValues())->assertCreated();
         $this->postJson('/api/zones', $this->zoneValues())
             ->assertUnprocessable()
-            ->assertJsonPath('errors.name.0', 'There is a zone of this name already.');
+            ->assertJsonPath('errors.name.0', 'There already is a zone with this name.');
     }
 }

@@ -72,16 +72,7 @@ final readonly class EditionDocument
     ): self {
         $content = [
             'format' => self::FORMAT,
-            'zone' => [
-                'slug' => $place->slug,
-                'name' => $place->name,
-                'district' => $place->district,
-                'latitude' => $place->latitude->degrees,
-                'longitude' => $place->longitude,
-                'height_m' => $place->heightM,
-                'hemisphere' => $place->latitude->isNorth() ? 'north' : 'south',
-                'settlements' => $place->settlements,
-            ],
+            'zone' => self::zone($place),
             'edition' => ['number' => $number, 'published_on' => $publishedOn->iso(), 'published_by' => $publishedBy, 'note' => $note],
             'method' => $method,
             'record' => $record,
@@ -115,6 +106,21 @@ final readonly class EditionDocument
         }
 
         return self::frozen($content, json_encode($content, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES));
+    }
+
+    /** @return Zone */
+    private static function zone(CalendarZone $place): array
+    {
+        return [
+            'slug' => $place->slug,
+            'name' => $place->name,
+            'district' => $place->district,
+            'latitude' => $place->latitude->degrees,
+            'longitude' => $place->longitude,
+            'height_m' => $place->heightM,
+            'hemisphere' => $place->latitude->isNorth() ? 'north' : 'south',
+            'settlements' => $place->settlements,
+        ];
     }
 
     /**

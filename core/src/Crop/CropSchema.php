@@ -25,364 +25,460 @@ final class CropSchema
     {
         return self::$columns ??= array_column(
             [
-                new CropColumn('slug', CropColumn::TEXT, 'identity'),
-                new CropColumn('name', CropColumn::TEXT, 'identity'),
-                new CropColumn('latin', CropColumn::TEXT, 'identity'),
-                new CropColumn('family', CropColumn::TEXT, 'identity'),
-                new CropColumn('kind', CropColumn::CHOICE, 'identity', choices: ['cool', 'warm', 'cover']),
-                new CropColumn('start', CropColumn::CHOICE, 'identity', choices: ['seed', 'clove', 'tuber', 'set', 'slip']),
-                new CropColumn('routes', CropColumn::CHOICE, 'starting', choices: ['direct', 'transplant', 'both']),
-                ...array_map(
-                    static fn (int $celsius): CropColumn => new CropColumn(
-                        "em_{$celsius}",
-                        CropColumn::NUMBER,
-                        'emergence',
-                        'days',
-                        0.5,
-                        400,
-                        optional: true,
-                    ),
-                    Emergence::TEMPERATURES,
-                ),
-                new CropColumn('max_emerge_days', CropColumn::COUNT, 'days', 'days', 1, 400, parameter: 'max_emerge'),
-                new CropColumn('maturity_days', CropColumn::NUMBER, 'days', 'days', 1, 400, parameter: 'dtm', byVariety: true),
-                new CropColumn(
-                    'maturity_basis',
-                    CropColumn::CHOICE,
-                    'days',
-                    choices: ['sowing', 'emergence', 'transplant'],
-                    parameter: 'basis',
-                    byVariety: true,
-                ),
-                new CropColumn('seedling_weeks_min', CropColumn::NUMBER, 'starting', 'weeks', 1, 30, optional: true),
-                new CropColumn('seedling_weeks', CropColumn::NUMBER, 'starting', 'weeks', 1, 30, optional: true),
-                new CropColumn('seedling_weeks_max', CropColumn::NUMBER, 'starting', 'weeks', 1, 30, optional: true),
-                new CropColumn('indoor_c', CropColumn::NUMBER, 'starting', 'celsius', 0, 40, parameter: 'indoor'),
-                new CropColumn('transplant_check_days', CropColumn::NUMBER, 'starting', 'days', 0, 100, parameter: 'check'),
-                new CropColumn('base_c', CropColumn::NUMBER, 'warmth', 'celsius', -5, 30, parameter: 'base'),
-                new CropColumn('opt_low_c', CropColumn::NUMBER, 'warmth', 'celsius', 0, 45, parameter: 'opt1'),
-                new CropColumn('opt_high_c', CropColumn::NUMBER, 'warmth', 'celsius', 0, 50, parameter: 'opt2'),
-                new CropColumn('ceiling_c', CropColumn::NUMBER, 'warmth', 'celsius', 10, 60, parameter: 'ceil'),
-                new CropColumn('ref_c', CropColumn::NUMBER, 'warmth', 'celsius', 0, 40, parameter: 'ref'),
-                new CropColumn(
-                    'kill_young_c',
-                    CropColumn::NUMBER,
-                    'cold-and-heat',
-                    'celsius',
-                    -60,
-                    15,
-                    parameter: 'kill_young',
-                    byVariety: true,
-                ),
-                new CropColumn(
-                    'kill_c',
-                    CropColumn::NUMBER,
-                    'cold-and-heat',
-                    'celsius',
-                    -60,
-                    15,
-                    parameter: 'kill',
-                    byVariety: true,
-                ),
-                new CropColumn('young_share', CropColumn::NUMBER, 'cold-and-heat', 'share', 0, 1, parameter: 'young'),
-                new CropColumn(
-                    'heat_c',
-                    CropColumn::NUMBER,
-                    'cold-and-heat',
-                    'celsius',
-                    15,
-                    60,
-                    parameter: 'heat',
-                    byVariety: true,
-                ),
-                new CropColumn(
-                    'heat_days',
-                    CropColumn::COUNT,
-                    'cold-and-heat',
-                    'days',
-                    1,
-                    365,
-                    parameter: 'heat_days',
-                    byVariety: true,
-                ),
-                new CropColumn('heat_from', CropColumn::NUMBER, 'cold-and-heat', 'share', 0, 1, parameter: 'heat_from'),
-                new CropColumn(
-                    'harvest_days',
-                    CropColumn::COUNT,
-                    'days',
-                    'days',
-                    1,
-                    365,
-                    parameter: 'harvest_days',
-                    byVariety: true,
-                ),
-                new CropColumn(
-                    'min_harvest_days',
-                    CropColumn::COUNT,
-                    'days',
-                    'days',
-                    0,
-                    365,
-                    parameter: 'min_harvest',
-                    byVariety: true,
-                ),
-                new CropColumn('soil_min_sow_c', CropColumn::NUMBER, 'warmth', 'celsius', 0, 40, optional: true),
-                new CropColumn('soil_min_setout_c', CropColumn::NUMBER, 'warmth', 'celsius', 0, 40, optional: true),
-                new CropColumn('spring_sow_weeks', CropColumn::NUMBER, 'starting', 'weeks', -26, 26, optional: true),
-                new CropColumn('spring_setout_weeks', CropColumn::NUMBER, 'starting', 'weeks', -26, 26, optional: true),
-                new CropColumn('succession_days', CropColumn::COUNT, 'days', 'days', 1, 365, optional: true),
-                new CropColumn(
-                    'critical_day_hours',
-                    CropColumn::NUMBER,
-                    'cold-and-heat',
-                    'hours',
-                    8,
-                    24,
-                    optional: true,
-                    parameter: 'critical',
-                    byVariety: true,
-                ),
-                new CropColumn(
-                    'juvenile_days',
-                    CropColumn::NUMBER,
-                    'cold-and-heat',
-                    'days',
-                    1,
-                    365,
-                    optional: true,
-                    parameter: 'juvenile',
-                ),
-                new CropColumn(
-                    'chill_days',
-                    CropColumn::COUNT,
-                    'cold-and-heat',
-                    'days',
-                    0,
-                    365,
-                    optional: true,
-                    parameter: 'chill',
-                ),
-                new CropColumn(
-                    'bolt_chill_days',
-                    CropColumn::COUNT,
-                    'cold-and-heat',
-                    'days',
-                    1,
-                    365,
-                    optional: true,
-                    parameter: 'bolt',
-                    byVariety: true,
-                ),
-                new CropColumn(
-                    'bolt_day_hours',
-                    CropColumn::NUMBER,
-                    'cold-and-heat',
-                    'hours',
-                    8,
-                    24,
-                    optional: true,
-                    default: '',
-                    parameter: 'bolt_hours',
-                    byVariety: true,
-                ),
-                new CropColumn(
-                    'bolt_growth_days',
-                    CropColumn::NUMBER,
-                    'cold-and-heat',
-                    'days',
-                    1,
-                    365,
-                    optional: true,
-                    default: '',
-                    parameter: 'bolt_growth',
-                    byVariety: true,
-                ),
-                new CropColumn(
-                    'bulb_c',
-                    CropColumn::NUMBER,
-                    'cold-and-heat',
-                    'celsius',
-                    0,
-                    30,
-                    optional: true,
-                    default: '',
-                    parameter: 'bulb_c',
-                    byVariety: true,
-                ),
-                new CropColumn('stock_from_days', CropColumn::COUNT, 'starting', 'days', 0, 364, optional: true, default: ''),
-                new CropColumn('stock_to_days', CropColumn::COUNT, 'starting', 'days', 0, 364, optional: true, default: ''),
-                new CropColumn(
-                    'hardy_by',
-                    CropColumn::CHOICE,
-                    'cold-and-heat',
-                    choices: ['air', 'soil'],
-                    optional: true,
-                    default: '',
-                    parameter: 'hardy_by',
-                ),
-                new CropColumn('depth_cm', CropColumn::NUMBER, 'spacing', 'cm', 0, 50),
-                new CropColumn('spacing_cm', CropColumn::NUMBER, 'spacing', 'cm', 1, 1000),
-                new CropColumn('row_cm', CropColumn::NUMBER, 'spacing', 'cm', 1, 1000),
-                new CropColumn('per_square_foot', CropColumn::NUMBER, 'spacing', 'plants', 0, 100, optional: true),
-                new CropColumn('yield_kg_per_m', CropColumn::NUMBER, 'spacing', 'kg', 0, 100, optional: true),
-                new CropColumn(
-                    'feeder',
-                    CropColumn::CHOICE,
-                    'identity',
-                    choices: ['light', 'medium', 'heavy', 'fixes', 'builds', 'holds'],
-                ),
-                new CropColumn('follow_with', CropColumn::TEXT, 'identity', optional: true),
-                new CropColumn('cautions', CropColumn::CAUTIONS, 'identity', optional: true),
-                new CropColumn('notes', CropColumn::TEXT, 'identity', optional: true),
-                new CropColumn('also_called', CropColumn::TEXT, 'identity', optional: true, default: ''),
-                new CropColumn('seeds_per_station', CropColumn::COUNT, 'spacing', 'seeds', 1, 50, optional: true, default: ''),
-                new CropColumn('thinned_to', CropColumn::COUNT, 'spacing', 'plants', 1, 50, optional: true, default: ''),
-                new CropColumn('germination', CropColumn::NUMBER, 'spacing', 'part', 0.05, 1, optional: true, default: ''),
-                new CropColumn('seeds_per_gram', CropColumn::NUMBER, 'spacing', 'seeds', 0.1, 50000, optional: true, default: ''),
-                new CropColumn('height_cm', CropColumn::NUMBER, 'spacing', 'cm', 1, 600, optional: true, default: ''),
-                new CropColumn(
-                    'thirst',
-                    CropColumn::CHOICE,
-                    'water',
-                    choices: ['low', 'usual', 'high'],
-                    optional: true,
-                    default: '',
-                    parameter: 'thirst',
-                ),
-                new CropColumn('stems_per_plant', CropColumn::NUMBER, 'identity', 'stems', 0.1, 500, optional: true, default: ''),
-                new CropColumn(
-                    'flower_habit',
-                    CropColumn::CHOICE,
-                    'identity',
-                    choices: ['single', 'branching'],
-                    optional: true,
-                    default: '',
-                ),
-                new CropColumn('vase_days', CropColumn::COUNT, 'identity', 'days', 1, 60, optional: true, default: ''),
-                new CropColumn(
-                    'cut_at',
-                    CropColumn::CHOICE,
-                    'identity',
-                    choices: ['bud', 'first-petals', 'third-open', 'open'],
-                    optional: true,
-                    default: '',
-                ),
-                new CropColumn(
-                    'set_night_low_c',
-                    CropColumn::NUMBER,
-                    'fruit-set',
-                    'celsius',
-                    -5,
-                    30,
-                    optional: true,
-                    default: '',
-                    parameter: 'set_night_low',
-                    byVariety: true,
-                    zeroCounts: true,
-                ),
-                new CropColumn(
-                    'set_night_high_c',
-                    CropColumn::NUMBER,
-                    'fruit-set',
-                    'celsius',
-                    0,
-                    40,
-                    optional: true,
-                    default: '',
-                    parameter: 'set_night_high',
-                    byVariety: true,
-                    zeroCounts: true,
-                ),
-                new CropColumn(
-                    'set_day_high_c',
-                    CropColumn::NUMBER,
-                    'fruit-set',
-                    'celsius',
-                    10,
-                    60,
-                    optional: true,
-                    default: '',
-                    parameter: 'set_day_high',
-                    byVariety: true,
-                    zeroCounts: true,
-                ),
-                new CropColumn(
-                    'set_from',
-                    CropColumn::NUMBER,
-                    'fruit-set',
-                    'share',
-                    0,
-                    1,
-                    optional: true,
-                    default: '',
-                    parameter: 'set_from',
-                    zeroCounts: true,
-                ),
-                new CropColumn(
-                    'young_heat_c',
-                    CropColumn::NUMBER,
-                    'cold-and-heat',
-                    'celsius',
-                    15,
-                    60,
-                    optional: true,
-                    default: '',
-                    parameter: 'young_heat',
-                    byVariety: true,
-                    zeroCounts: true,
-                ),
-                new CropColumn(
-                    'bolt_from_growth_days',
-                    CropColumn::NUMBER,
-                    'cold-and-heat',
-                    'days',
-                    0,
-                    365,
-                    optional: true,
-                    default: '',
-                    parameter: 'bolt_from',
-                    byVariety: true,
-                ),
-                new CropColumn(
-                    'root_cm',
-                    CropColumn::NUMBER,
-                    'water',
-                    'cm',
-                    0,
-                    300,
-                    optional: true,
-                    default: '',
-                    parameter: 'root',
-                    zeroCounts: true,
-                ),
-                new CropColumn(
-                    'depletion',
-                    CropColumn::NUMBER,
-                    'water',
-                    'share',
-                    0,
-                    1,
-                    optional: true,
-                    default: '',
-                    parameter: 'depletion',
-                    zeroCounts: true,
-                ),
-                new CropColumn(
-                    'kc_end',
-                    CropColumn::NUMBER,
-                    'water',
-                    'part',
-                    0,
-                    1.5,
-                    optional: true,
-                    default: '',
-                    parameter: 'kc_end',
-                    zeroCounts: true,
-                ),
+                ...self::names(),
+                ...self::days(),
+                ...self::cold(),
+                ...self::heatAndHarvest(),
+                ...self::conventions(),
+                ...self::bolting(),
+                ...self::stock(),
+                ...self::plot(),
+                ...self::seedAndFlowers(),
+                ...self::settingFruit(),
+                ...self::youth(),
+                ...self::water(),
             ],
             null,
             'name',
         );
+    }
+
+    /** @return list<CropColumn> what a crop is called, and what is planted */
+    private static function names(): array
+    {
+        return [
+            new CropColumn('slug', CropColumn::TEXT, 'identity'),
+            new CropColumn('name', CropColumn::TEXT, 'identity'),
+            new CropColumn('latin', CropColumn::TEXT, 'identity'),
+            new CropColumn('family', CropColumn::TEXT, 'identity'),
+            new CropColumn('kind', CropColumn::CHOICE, 'identity', choices: ['cool', 'warm', 'cover']),
+            new CropColumn('start', CropColumn::CHOICE, 'identity', choices: ['seed', 'clove', 'tuber', 'set', 'slip']),
+            new CropColumn('routes', CropColumn::CHOICE, 'starting', choices: ['direct', 'transplant', 'both']),
+        ];
+    }
+
+    /** @return list<CropColumn> days to emergence and maturity, raising seedlings, and the temperatures of growth */
+    private static function days(): array
+    {
+        return [
+            ...array_map(
+                static fn (int $celsius): CropColumn => new CropColumn(
+                    "em_{$celsius}",
+                    CropColumn::NUMBER,
+                    'emergence',
+                    'days',
+                    0.5,
+                    400,
+                    optional: true,
+                ),
+                Emergence::TEMPERATURES,
+            ),
+            new CropColumn('max_emerge_days', CropColumn::COUNT, 'days', 'days', 1, 400, parameter: 'max_emerge'),
+            new CropColumn('maturity_days', CropColumn::NUMBER, 'days', 'days', 1, 400, parameter: 'dtm', byVariety: true),
+            new CropColumn(
+                'maturity_basis',
+                CropColumn::CHOICE,
+                'days',
+                choices: ['sowing', 'emergence', 'transplant'],
+                parameter: 'basis',
+                byVariety: true,
+            ),
+            new CropColumn('seedling_weeks_min', CropColumn::NUMBER, 'starting', 'weeks', 1, 30, optional: true),
+            new CropColumn('seedling_weeks', CropColumn::NUMBER, 'starting', 'weeks', 1, 30, optional: true),
+            new CropColumn('seedling_weeks_max', CropColumn::NUMBER, 'starting', 'weeks', 1, 30, optional: true),
+            new CropColumn('indoor_c', CropColumn::NUMBER, 'starting', 'celsius', 0, 40, parameter: 'indoor'),
+            new CropColumn('transplant_check_days', CropColumn::NUMBER, 'starting', 'days', 0, 100, parameter: 'check'),
+            new CropColumn('base_c', CropColumn::NUMBER, 'warmth', 'celsius', -5, 30, parameter: 'base'),
+            new CropColumn('opt_low_c', CropColumn::NUMBER, 'warmth', 'celsius', 0, 45, parameter: 'opt1'),
+            new CropColumn('opt_high_c', CropColumn::NUMBER, 'warmth', 'celsius', 0, 50, parameter: 'opt2'),
+            new CropColumn('ceiling_c', CropColumn::NUMBER, 'warmth', 'celsius', 10, 60, parameter: 'ceil'),
+            new CropColumn('ref_c', CropColumn::NUMBER, 'warmth', 'celsius', 0, 40, parameter: 'ref'),
+        ];
+    }
+
+    /** @return list<CropColumn> cold that kills */
+    private static function cold(): array
+    {
+        return [
+            new CropColumn(
+                'kill_young_c',
+                CropColumn::NUMBER,
+                'cold-and-heat',
+                'celsius',
+                -60,
+                15,
+                parameter: 'kill_young',
+                byVariety: true,
+            ),
+            new CropColumn(
+                'kill_c',
+                CropColumn::NUMBER,
+                'cold-and-heat',
+                'celsius',
+                -60,
+                15,
+                parameter: 'kill',
+                byVariety: true,
+            ),
+            new CropColumn('young_share', CropColumn::NUMBER, 'cold-and-heat', 'share', 0, 1, parameter: 'young'),
+        ];
+    }
+
+    /** @return list<CropColumn> heat that ends a crop, and the length of harvest */
+    private static function heatAndHarvest(): array
+    {
+        return [
+            new CropColumn(
+                'heat_c',
+                CropColumn::NUMBER,
+                'cold-and-heat',
+                'celsius',
+                15,
+                60,
+                parameter: 'heat',
+                byVariety: true,
+            ),
+            new CropColumn(
+                'heat_days',
+                CropColumn::COUNT,
+                'cold-and-heat',
+                'days',
+                1,
+                365,
+                parameter: 'heat_days',
+                byVariety: true,
+            ),
+            new CropColumn('heat_from', CropColumn::NUMBER, 'cold-and-heat', 'share', 0, 1, parameter: 'heat_from'),
+            new CropColumn(
+                'harvest_days',
+                CropColumn::COUNT,
+                'days',
+                'days',
+                1,
+                365,
+                parameter: 'harvest_days',
+                byVariety: true,
+            ),
+            new CropColumn(
+                'min_harvest_days',
+                CropColumn::COUNT,
+                'days',
+                'days',
+                0,
+                365,
+                parameter: 'min_harvest',
+                byVariety: true,
+            ),
+        ];
+    }
+
+    /** @return list<CropColumn> the rules of thumb of counting back, and day length for bulbs */
+    private static function conventions(): array
+    {
+        return [
+            new CropColumn('soil_min_sow_c', CropColumn::NUMBER, 'warmth', 'celsius', 0, 40, optional: true),
+            new CropColumn('soil_min_setout_c', CropColumn::NUMBER, 'warmth', 'celsius', 0, 40, optional: true),
+            new CropColumn('spring_sow_weeks', CropColumn::NUMBER, 'starting', 'weeks', -26, 26, optional: true),
+            new CropColumn('spring_setout_weeks', CropColumn::NUMBER, 'starting', 'weeks', -26, 26, optional: true),
+            new CropColumn('succession_days', CropColumn::COUNT, 'days', 'days', 1, 365, optional: true),
+            new CropColumn(
+                'critical_day_hours',
+                CropColumn::NUMBER,
+                'cold-and-heat',
+                'hours',
+                8,
+                24,
+                optional: true,
+                parameter: 'critical',
+                byVariety: true,
+            ),
+            new CropColumn(
+                'juvenile_days',
+                CropColumn::NUMBER,
+                'cold-and-heat',
+                'days',
+                1,
+                365,
+                optional: true,
+                parameter: 'juvenile',
+            ),
+        ];
+    }
+
+    /** @return list<CropColumn> winter cold, and bolting */
+    private static function bolting(): array
+    {
+        return [
+            new CropColumn(
+                'chill_days',
+                CropColumn::COUNT,
+                'cold-and-heat',
+                'days',
+                0,
+                365,
+                optional: true,
+                parameter: 'chill',
+            ),
+            new CropColumn(
+                'bolt_chill_days',
+                CropColumn::COUNT,
+                'cold-and-heat',
+                'days',
+                1,
+                365,
+                optional: true,
+                parameter: 'bolt',
+                byVariety: true,
+            ),
+            new CropColumn(
+                'bolt_day_hours',
+                CropColumn::NUMBER,
+                'cold-and-heat',
+                'hours',
+                8,
+                24,
+                optional: true,
+                default: '',
+                parameter: 'bolt_hours',
+                byVariety: true,
+            ),
+            new CropColumn(
+                'bolt_growth_days',
+                CropColumn::NUMBER,
+                'cold-and-heat',
+                'days',
+                1,
+                365,
+                optional: true,
+                default: '',
+                parameter: 'bolt_growth',
+                byVariety: true,
+            ),
+        ];
+    }
+
+    /** @return list<CropColumn> warmth for bulbs, planting stock, and what freezes it */
+    private static function stock(): array
+    {
+        return [
+            new CropColumn(
+                'bulb_c',
+                CropColumn::NUMBER,
+                'cold-and-heat',
+                'celsius',
+                0,
+                30,
+                optional: true,
+                default: '',
+                parameter: 'bulb_c',
+                byVariety: true,
+            ),
+            new CropColumn('stock_from_days', CropColumn::COUNT, 'starting', 'days', 0, 364, optional: true, default: ''),
+            new CropColumn('stock_to_days', CropColumn::COUNT, 'starting', 'days', 0, 364, optional: true, default: ''),
+            new CropColumn(
+                'hardy_by',
+                CropColumn::CHOICE,
+                'cold-and-heat',
+                choices: ['air', 'soil'],
+                optional: true,
+                default: '',
+                parameter: 'hardy_by',
+            ),
+        ];
+    }
+
+    /** @return list<CropColumn> spacing, yield, and what gardeners are told */
+    private static function plot(): array
+    {
+        return [
+            new CropColumn('depth_cm', CropColumn::NUMBER, 'spacing', 'cm', 0, 50),
+            new CropColumn('spacing_cm', CropColumn::NUMBER, 'spacing', 'cm', 1, 1000),
+            new CropColumn('row_cm', CropColumn::NUMBER, 'spacing', 'cm', 1, 1000),
+            new CropColumn('per_square_foot', CropColumn::NUMBER, 'spacing', 'plants', 0, 100, optional: true),
+            new CropColumn('yield_kg_per_m', CropColumn::NUMBER, 'spacing', 'kg', 0, 100, optional: true),
+            new CropColumn(
+                'feeder',
+                CropColumn::CHOICE,
+                'identity',
+                choices: ['light', 'medium', 'heavy', 'fixes', 'builds', 'holds'],
+            ),
+            new CropColumn('follow_with', CropColumn::TEXT, 'identity', optional: true),
+            new CropColumn('cautions', CropColumn::CAUTIONS, 'identity', optional: true),
+            new CropColumn('notes', CropColumn::TEXT, 'identity', optional: true),
+            new CropColumn('also_called', CropColumn::TEXT, 'identity', optional: true, default: ''),
+        ];
+    }
+
+    /** @return list<CropColumn> seed, height, and cut flowers */
+    private static function seedAndFlowers(): array
+    {
+        return [
+            new CropColumn('seeds_per_station', CropColumn::COUNT, 'spacing', 'seeds', 1, 50, optional: true, default: ''),
+            new CropColumn('thinned_to', CropColumn::COUNT, 'spacing', 'plants', 1, 50, optional: true, default: ''),
+            new CropColumn('germination', CropColumn::NUMBER, 'spacing', 'part', 0.05, 1, optional: true, default: ''),
+            new CropColumn('seeds_per_gram', CropColumn::NUMBER, 'spacing', 'seeds', 0.1, 50000, optional: true, default: ''),
+            new CropColumn('height_cm', CropColumn::NUMBER, 'spacing', 'cm', 1, 600, optional: true, default: ''),
+            new CropColumn(
+                'thirst',
+                CropColumn::CHOICE,
+                'water',
+                choices: ['low', 'usual', 'high'],
+                optional: true,
+                default: '',
+                parameter: 'thirst',
+            ),
+            new CropColumn('stems_per_plant', CropColumn::NUMBER, 'identity', 'stems', 0.1, 500, optional: true, default: ''),
+            new CropColumn(
+                'flower_habit',
+                CropColumn::CHOICE,
+                'identity',
+                choices: ['single', 'branching'],
+                optional: true,
+                default: '',
+            ),
+            new CropColumn('vase_days', CropColumn::COUNT, 'identity', 'days', 1, 60, optional: true, default: ''),
+            new CropColumn(
+                'cut_at',
+                CropColumn::CHOICE,
+                'identity',
+                choices: ['bud', 'first-petals', 'third-open', 'open'],
+                optional: true,
+                default: '',
+            ),
+        ];
+    }
+
+    /** @return list<CropColumn> fruit set */
+    private static function settingFruit(): array
+    {
+        return [
+            new CropColumn(
+                'set_night_low_c',
+                CropColumn::NUMBER,
+                'fruit-set',
+                'celsius',
+                -5,
+                30,
+                optional: true,
+                default: '',
+                parameter: 'set_night_low',
+                byVariety: true,
+                zeroCounts: true,
+            ),
+            new CropColumn(
+                'set_night_high_c',
+                CropColumn::NUMBER,
+                'fruit-set',
+                'celsius',
+                0,
+                40,
+                optional: true,
+                default: '',
+                parameter: 'set_night_high',
+                byVariety: true,
+                zeroCounts: true,
+            ),
+            new CropColumn(
+                'set_day_high_c',
+                CropColumn::NUMBER,
+                'fruit-set',
+                'celsius',
+                10,
+                60,
+                optional: true,
+                default: '',
+                parameter: 'set_day_high',
+                byVariety: true,
+                zeroCounts: true,
+            ),
+            new CropColumn(
+                'set_from',
+                CropColumn::NUMBER,
+                'fruit-set',
+                'share',
+                0,
+                1,
+                optional: true,
+                default: '',
+                parameter: 'set_from',
+                zeroCounts: true,
+            ),
+        ];
+    }
+
+    /** @return list<CropColumn> heat on seedlings, and size before cold */
+    private static function youth(): array
+    {
+        return [
+            new CropColumn(
+                'young_heat_c',
+                CropColumn::NUMBER,
+                'cold-and-heat',
+                'celsius',
+                15,
+                60,
+                optional: true,
+                default: '',
+                parameter: 'young_heat',
+                byVariety: true,
+                zeroCounts: true,
+            ),
+            new CropColumn(
+                'bolt_from_growth_days',
+                CropColumn::NUMBER,
+                'cold-and-heat',
+                'days',
+                0,
+                365,
+                optional: true,
+                default: '',
+                parameter: 'bolt_from',
+                byVariety: true,
+            ),
+        ];
+    }
+
+    /** @return list<CropColumn> water */
+    private static function water(): array
+    {
+        return [
+            new CropColumn(
+                'root_cm',
+                CropColumn::NUMBER,
+                'water',
+                'cm',
+                0,
+                300,
+                optional: true,
+                default: '',
+                parameter: 'root',
+                zeroCounts: true,
+            ),
+            new CropColumn(
+                'depletion',
+                CropColumn::NUMBER,
+                'water',
+                'share',
+                0,
+                1,
+                optional: true,
+                default: '',
+                parameter: 'depletion',
+                zeroCounts: true,
+            ),
+            new CropColumn(
+                'kc_end',
+                CropColumn::NUMBER,
+                'water',
+                'part',
+                0,
+                1.5,
+                optional: true,
+                default: '',
+                parameter: 'kc_end',
+                zeroCounts: true,
+            ),
+        ];
     }
 
     /** @return list<string> columns in which a variety may differ from its crop */
@@ -412,7 +508,6 @@ final class CropSchema
             throw new CropRefused('slug', Phrase::of('error.crop.slug', ['cell' => $cells['slug']]));
         }
         $v = new CropValues($cells);
-        $weeks = $v->optional('seedling_weeks');
         $critical = $v->optional('critical_day_hours');
         $stockFrom = $v->optionalCount('stock_from_days');
         self::checkPairs($cells);
@@ -428,27 +523,8 @@ final class CropSchema
                 array_map(static fn (int $celsius): ?float => $v->optional("em_{$celsius}"), Emergence::TEMPERATURES),
                 $v->count('max_emerge_days'),
             ),
-            new Growth(
-                $v->number('maturity_days'),
-                MaturityBasis::from($v->text('maturity_basis')),
-                $v->number('base_c'),
-                $v->number('opt_low_c'),
-                $v->number('opt_high_c'),
-                $v->number('ceiling_c'),
-                $v->number('ref_c'),
-                $v->optionalCount('chill_days'),
-            ),
-            new UnderCover(
-                $weeks === null
-                    ? null
-                    : new SeedlingWeeks(
-                        $v->optional('seedling_weeks_min') ?? $weeks,
-                        $weeks,
-                        $v->optional('seedling_weeks_max') ?? $weeks,
-                    ),
-                $v->number('indoor_c'),
-                $v->number('transplant_check_days'),
-            ),
+            self::growth($v),
+            self::underCover($v),
             new Hardiness(
                 $v->number('kill_young_c'),
                 $v->number('kill_c'),
@@ -465,31 +541,15 @@ final class CropSchema
                 $v->optionalCount('succession_days'),
             ),
             $critical === null ? null : new Bulb($critical, (float) $v->optional('juvenile_days'), $v->optional('bulb_c')),
-            new Bolting(
-                $v->optionalCount('bolt_chill_days'),
-                $v->optional('bolt_day_hours'),
-                (float) $v->optional('bolt_growth_days'),
-                (float) $v->optional('bolt_from_growth_days'),
-            ),
+            self::bolts($v),
             $stockFrom === null ? null : new Stock($stockFrom, (int) $v->optionalCount('stock_to_days')),
-            new Spacing(
-                $v->number('depth_cm'),
-                $v->number('spacing_cm'),
-                $v->number('row_cm'),
-                $v->optional('per_square_foot'),
-                $v->optional('yield_kg_per_m'),
-            ),
+            self::spacing($v),
             $v->text('feeder'),
             $v->optionalText('follow_with'),
             $v->cautions('cautions'),
             $v->optionalText('notes'),
             $v->optionalText('also_called'),
-            new Seed(
-                $v->optionalCount('seeds_per_station') ?? 1,
-                $v->optionalCount('thinned_to') ?? 1,
-                $v->optional('germination'),
-                $v->optional('seeds_per_gram'),
-            ),
+            self::seed($v),
             $v->optional('height_cm'),
             new Watering($v->optionalText('thirst'), $v->optional('root_cm'), $v->optional('depletion'), $v->optional('kc_end')),
             self::cutFlower($v),
@@ -498,6 +558,68 @@ final class CropSchema
         self::checkSense($crop);
 
         return $crop;
+    }
+
+    private static function growth(CropValues $v): Growth
+    {
+        return new Growth(
+            $v->number('maturity_days'),
+            MaturityBasis::from($v->text('maturity_basis')),
+            $v->number('base_c'),
+            $v->number('opt_low_c'),
+            $v->number('opt_high_c'),
+            $v->number('ceiling_c'),
+            $v->number('ref_c'),
+            $v->optionalCount('chill_days'),
+        );
+    }
+
+    private static function underCover(CropValues $v): UnderCover
+    {
+        $weeks = $v->optional('seedling_weeks');
+
+        return new UnderCover(
+            $weeks === null
+                ? null
+                : new SeedlingWeeks(
+                    $v->optional('seedling_weeks_min') ?? $weeks,
+                    $weeks,
+                    $v->optional('seedling_weeks_max') ?? $weeks,
+                ),
+            $v->number('indoor_c'),
+            $v->number('transplant_check_days'),
+        );
+    }
+
+    private static function spacing(CropValues $v): Spacing
+    {
+        return new Spacing(
+            $v->number('depth_cm'),
+            $v->number('spacing_cm'),
+            $v->number('row_cm'),
+            $v->optional('per_square_foot'),
+            $v->optional('yield_kg_per_m'),
+        );
+    }
+
+    private static function bolts(CropValues $v): Bolting
+    {
+        return new Bolting(
+            $v->optionalCount('bolt_chill_days'),
+            $v->optional('bolt_day_hours'),
+            (float) $v->optional('bolt_growth_days'),
+            (float) $v->optional('bolt_from_growth_days'),
+        );
+    }
+
+    private static function seed(CropValues $v): Seed
+    {
+        return new Seed(
+            $v->optionalCount('seeds_per_station') ?? 1,
+            $v->optionalCount('thinned_to') ?? 1,
+            $v->optional('germination'),
+            $v->optional('seeds_per_gram'),
+        );
     }
 
     private static function fruitSet(CropValues $v): ?FruitSet

@@ -105,12 +105,7 @@ final readonly class WindowPromises
                 $binYears[$bin]++;
             }
         }
-        $bins = array_map(
-            static fn (int $runs, float $promise, int $harvests): array => [$runs, $runs === 0 ? null : $promise / $runs, $harvests],
-            $number,
-            $mean,
-            $kept,
-        );
+        $bins = self::binned($number, $mean, $kept);
 
         return array_map(
             static fn (PromisesInside $in): self => new self(
@@ -127,6 +122,22 @@ final readonly class WindowPromises
                 $in->lost,
             ),
             $inside,
+        );
+    }
+
+    /**
+     * @param  array<int, int>  $number  seasons by bin
+     * @param  array<int, float>  $sums  of their promises
+     * @param  array<int, int>  $kept  harvests
+     * @return list<array{int, float|null, int}> seasons, their mean promise (null: no season), harvests
+     */
+    private static function binned(array $number, array $sums, array $kept): array
+    {
+        return array_map(
+            static fn (int $runs, float $promises, int $harvests): array => [$runs, $runs === 0 ? null : $promises / $runs, $harvests],
+            array_values($number),
+            array_values($sums),
+            array_values($kept),
         );
     }
 

@@ -57,17 +57,7 @@ final readonly class ReplayWindows
         [$windows, $slivers] = $raw ? [$this->raw($share), []] : PrintedWindows::slivers($this->printed($share));
         $fair = $raw ? $this->raw(ProofStandard::FAIR) : $this->printed(ProofStandard::FAIR);
         $years = $this->ribbon->yearsOnRecord();
-        $derivation->write(
-            'replay',
-            Phrase::of("derivation.replay-{$this->route->value}"),
-            null,
-            null,
-            Phrase::of('source.years-on-record', [
-                'years' => $years,
-                'site' => $this->site,
-                'maturity' => (new Maturity($this->crop))->phrase($this->route),
-            ]),
-        );
+        $this->writeYears($derivation, $years);
         $evidence = [];
         foreach ($windows as $window) {
             $evidence[] = $found = $this->evidence($window, $windows, $fair);
@@ -85,29 +75,11 @@ final readonly class ReplayWindows
         $reasons = $this->reasons($windows, $hold);
         // Days that were never harvested are no window, so every window has a harvest.
         $harvests = array_map(fn (SowingWindow $w): SowingWindow => $this->harvest($w) ?? $w, $windows);
-        $weeks = $this->route === Route::Transplant ? $this->crop->underCover->weeks : null;
-        $underCover = [];
-        if ($weeks !== null) {
-            $underCover = array_map(static fn (SowingWindow $w): SowingWindow => $w->shifted(-$weeks->days()), $windows);
-            foreach (array_slice($underCover, 0, 1) as $first) {
-                $derivation->write(
-                    'under-cover',
-                    Phrase::of('derivation.under-cover', [
-                        'usual' => (float) $weeks->usual,
-                        'least' => (float) $weeks->least,
-                        'most' => (float) $weeks->most,
-                    ]),
-                    $first->first,
-                    -$weeks->days(),
-                    Phrase::of('source.under-cover'),
-                );
-            }
-        }
 
         return new RouteWindows(
             $this->route,
             $windows,
-            $underCover,
+            $this->underCover($windows, $derivation),
             $harvests,
             ReasonSpan::of($reasons, $this->from),
             $derivation->lines(),
@@ -116,6 +88,49 @@ final readonly class ReplayWindows
             $this->chances($fair, $windows, $slivers),
             $windows === [] ? $this->nearest($hold) : null,
         );
+    }
+
+    private function writeYears(Derivation $derivation, int $years): void
+    {
+        $derivation->write(
+            'replay',
+            Phrase::of("derivation.replay-{$this->route->value}"),
+            null,
+            null,
+            Phrase::of('source.years-on-record', [
+                'years' => $years,
+                'site' => $this->site,
+                'maturity' => (new Maturity($this->crop))->phrase($this->route),
+            ]),
+        );
+    }
+
+    /**
+     * @param  list<SowingWindow>  $windows
+     * @return list<SowingWindow> when to start indoors for each; empty if nothing is
+     */
+    private function underCover(array $windows, Derivation $derivation): array
+    {
+        $weeks = $this->route === Route::Transplant ? $this->crop->underCover->weeks : null;
+        if ($weeks === null) {
+            return [];
+        }
+        $underCover = array_map(static fn (SowingWindow $w): SowingWindow => $w->shifted(-$weeks->days()), $windows);
+        foreach (array_slice($underCover, 0, 1) as $first) {
+            $derivation->write(
+                'under-cover',
+                Phrase::of('derivation.under-cover', [
+                    'usual' => (float) $weeks->usual,
+                    'least' => (float) $weeks->least,
+                    'most' => (float) $weeks->most,
+                ]),
+                $first->first,
+                -$weeks->days(),
+                Phrase::of('source.under-cover'),
+            );
+        }
+
+        return $underCover;
     }
 
     /**

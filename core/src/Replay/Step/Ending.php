@@ -34,27 +34,11 @@ final readonly class Ending implements Step
         [$ceilingBefore, $ceilingDays] = $this->tables->days($crop->growth->ceilingC);
         [$lastHot, $lastAtCeiling] = [$crop->heat->days - 1, self::DAYS_AT_CEILING - 1];
         [$longest, $shortest] = [$crop->harvest->days, $crop->harvest->leastDays];
-        $code = static fn (Outcome $outcome): int => $outcome->code();
-        [$harvested, $short, $frozen, $seeded, $seededByLight, $heat, $late, $unset] = array_map($code, [
-            Outcome::Harvest,
-            Outcome::ShortHarvest,
-            Outcome::FreezeLate,
-            Outcome::ColdBolt,
-            Outcome::LongDayBolt,
-            Outcome::Heat,
-            Outcome::OutOfTime,
-            Outcome::NoSet,
-        ]);
+        [$harvested, $short, $frozen, $seeded, $seededByLight, $heat, $late, $unset] = self::codes();
         $bolted = $this->needs->boltChillDays > 0 ? $this->bolted($sowings) : [];
         $lit = $crop->bolting->dayHours === null ? [] : $this->boltedByLight($sowings, $crop->bolting->dayHours);
-        [$ups, $killed, $mature, $heatFrom, $harvests] = [
-            $sowings->ups,
-            $sowings->killed,
-            $sowings->mature,
-            $sowings->heatFrom,
-            $sowings->harvests,
-        ];
-        $withoutSet = $sowings->withoutSet;
+        [$ups, $killed, $mature, $heatFrom] = [$sowings->ups, $sowings->killed, $sowings->mature, $sowings->heatFrom];
+        [$harvests, $withoutSet] = [$sowings->harvests, $sowings->withoutSet];
         $sowings->harvests = [];
         [$outcomes, $ends] = $sowings->ledger();
         foreach ($sowings->left as $plant) {
@@ -99,6 +83,21 @@ final readonly class Ending implements Step
         }
         $sowings->harvests = $harvests;
         $sowings->giveBack($outcomes, $ends, []);
+    }
+
+    /** @return list<int> codes of the outcomes a season can end with here, in the order take() names them */
+    private static function codes(): array
+    {
+        return array_map(static fn (Outcome $outcome): int => $outcome->code(), [
+            Outcome::Harvest,
+            Outcome::ShortHarvest,
+            Outcome::FreezeLate,
+            Outcome::ColdBolt,
+            Outcome::LongDayBolt,
+            Outcome::Heat,
+            Outcome::OutOfTime,
+            Outcome::NoSet,
+        ]);
     }
 
     /** @return array<int, int> by plant: the first long day after its cold days; NEVER */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Anthesis\Replay\Step;
 
+use Anthesis\Crop\Hardiness;
 use Anthesis\Record\Tolerance;
 use Anthesis\Replay\CropNeeds;
 use Anthesis\Replay\Outcome;
@@ -35,15 +36,11 @@ final readonly class Youth implements Step
     public function take(Sowings $sowings): void
     {
         $needs = $this->needs;
-        $days = $this->tables->days;
+        [$days, $meanSum] = [$this->tables->days, $this->tables->meanSum];
         $growth = $this->tables->growth($needs->crop, $needs->light);
-        $meanSum = $this->tables->meanSum;
-        $nextYoungFreeze = $this->tables->nextFreeze($needs->crop->hardiness->killYoungC, $needs->crop->hardiness->bySoil);
-        $nextFreeze = $this->tables->nextFreeze($needs->crop->hardiness->killC, $needs->crop->hardiness->bySoil);
-        $youth = $needs->youth;
-        $mayStunt = ! $needs->isBulb();
-        // The tolerance came with rain and snow; a record without them gives the same results as before, even where the last bit falls
-        // short.
+        [$nextYoungFreeze, $nextFreeze] = $this->freezes($needs->crop->hardiness);
+        [$youth, $mayStunt] = [$needs->youth, ! $needs->isBulb()];
+        // The tolerance came with rain and snow; without them, a record gives the same results as before, to the last bit.
         $enough = self::STUNTED_GROWTH - ($this->tables->hasRainOrSnow ? Tolerance::SUMS : 0.0);
         // A transplant can be stunted in any weather; above this mean, it cannot be the cold.
         $warmSum = $needs->isSownInPlace() ? self::STUNTED_DAYS * $needs->crop->growth->refC : -INF;
@@ -97,6 +94,15 @@ final readonly class Youth implements Step
         $sowings->giveBack($outcomes, $ends, $left);
     }
 
+    /** @return array{list<int>, list<int>} next day that kills a young plant, and a grown one */
+    private function freezes(Hardiness $hardiness): array
+    {
+        return [
+            $this->tables->nextFreeze($hardiness->killYoungC, $hardiness->bySoil),
+            $this->tables->nextFreeze($hardiness->killC, $hardiness->bySoil),
+        ];
+    }
+
     /**
      * The days on which growth makes each plant mature and sensitive to heat. Plants are in the order in which they emerged, so both days
      * only ever move forward.
@@ -107,7 +113,7 @@ final readonly class Youth implements Step
      */
     private function markGrowth(Sowings $sowings, array $plants, array $ups, array $growth): void
     {
-        $days = $this->tables->days;
+        [$days, $meanSum] = [$this->tables->days, $this->tables->meanSum];
         [$toMature, $toHeat] = [$this->needs->maturity, $this->needs->heatFrom];
         $mature = $heatFrom = array_fill(0, $days, SeasonTables::NEVER);
         $ripe = $open = 0;

@@ -215,14 +215,19 @@ final readonly class CountBack implements School
         return $from + 2 * YearDay::YEAR;
     }
 
-    /** @return array{int|null, int|null} offset of the last sowing and of the first freeze, null: not limited by cold */
-    private function lastSowing(Crop $crop, Route $route, int $days, Maturity $maturity, Derivation $derivation): array
+    private static function killing(Crop $crop): FreezeThreshold
     {
-        $threshold = match (true) {
+        return match (true) {
             $crop->hardiness->killC >= -1.0 => FreezeThreshold::LightFreeze,
             $crop->hardiness->killC >= -3.0 => FreezeThreshold::KillingFreeze,
             default => FreezeThreshold::SevereFreeze,
         };
+    }
+
+    /** @return array{int|null, int|null} offset of the last sowing and of the first freeze, null: not limited by cold */
+    private function lastSowing(Crop $crop, Route $route, int $days, Maturity $maturity, Derivation $derivation): array
+    {
+        $threshold = self::killing($crop);
         $freezes = $this->place->freeze($threshold);
         $first = $freezes->firstAtRisk($this->settings->autumnRisk);
         $limit = Phrase::celsius($threshold->celsius());

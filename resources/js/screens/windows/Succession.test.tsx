@@ -81,9 +81,9 @@ describe('keeping a crop coming', () => {
         expect(await screen.findByText(/No day from here on reaches your confidence level./)).toBeTruthy();
         fakeServer({
             'GET /api/session': EDUCATOR,
-            [`GET ${base}`]: new Refused(422, { message: 'A succession goes on for 1 to 364 days.' }),
+            [`GET ${base}`]: new Refused(422, { message: 'A succession lasts 1 to 364 days.' }),
         });
         fireEvent.change(screen.getByLabelText('Days to plan for'), { target: { value: '364' } });
-        expect(await screen.findByText('A succession goes on for 1 to 364 days.')).toBeTruthy();
+        expect(await screen.findByText('A succession lasts 1 to 364 days.')).toBeTruthy();
     });
 });
