@@ -34,7 +34,7 @@ final class ComputeZoneJob implements ShouldQueue
 
     public int $timeout = 600;
 
-    private const STOPPED = 'Something went wrong on our side. Nothing was changed. Try again; if it keeps happening, tell your administrator.';
+    private const STOPPED = 'Something went wrong on our side. Nothing changed. Try again, and tell an administrator if it keeps happening.';
 
     public function __construct(private readonly int $zoneId)
     {
