@@ -34,7 +34,7 @@ final class ComputeZoneJob implements ShouldQueue
 
     public int $timeout = 600;
 
-    private const STOPPED = 'Something went wrong on our side. Nothing changed. Try again, and tell an administrator if it keeps happening.';
+    private const STOPPED = 'Something went wrong on our side. Nothing changed. Try again, and tell an administrator if it goes on.';
 
     public function __construct(private readonly int $zoneId)
     {
