@@ -120,6 +120,11 @@ class AppServiceProvider extends ServiceProvider
         }
         // Links use this service's own address, not the one in a request.
         URL::forceRootUrl((string) config('app.url'));
+        self::limits();
+    }
+
+    private static function limits(): void
+    {
         // A computation takes a worker seconds; nobody needs more per minute.
         RateLimiter::for(
             'computing',

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Editions;
 
+use Anthesis\Calendar\EditionDocument;
 use Anthesis\Messages\Words;
 use Anthesis\Record\Day;
 use App\Languages\SaveTranslation;
@@ -61,23 +62,10 @@ final class PublishEdition
                 return $sent;
             }
             $windows = $this->draft->windows($zone);
-            foreach ($noteIn as $language => $translation) {
-                $this->translate->execute($language, $note, $translation, Translation::of($language, [$note])[$note] ?? null, $user);
-            }
+            $this->translateNote($note, $noteIn, $user);
             $on = $from !== null && $zone->today()->isBefore($from) ? $from : $zone->today();
             $document = $this->draft->document($zone, $windows, $user->name, $note, $on);
-            $last = $this->draft->last($zone);
-            if ($last !== null && $last->in_force_at === null && $last->withdrawn_on === null) {
-                throw new CannotPublish(
-                    $last->isWaiting($zone->today())
-                        ? "Edition {$last->number} is waiting for its date or its second signature. Withdraw it first, or wait."
-                        : "Edition {$last->number} is being published. Wait until it is current.",
-                );
-            }
-            $before = $this->draft->before($zone);
-            if (! $evenUnchanged && $before !== null && $before->isSound() && $before->open()->saysTheSameAs($document)) {
-                throw new CannotPublish("Nothing has changed since edition {$before->number}: every window is the same.", 'unchanged');
-            }
+            $this->refuse($zone, $document, $evenUnchanged);
             $answered = $this->answered($this->draft->warnings($zone, $windows, $document), $zone, $answers);
             $edition = Edition::freeze(
                 $zone,
@@ -107,6 +95,31 @@ final class PublishEdition
 
             return $publication;
         });
+    }
+
+    /** @param  array<string, string>  $noteIn  by language */
+    private function translateNote(string $note, array $noteIn, User $user): void
+    {
+        foreach ($noteIn as $language => $translation) {
+            $this->translate->execute($language, $note, $translation, Translation::of($language, [$note])[$note] ?? null, $user);
+        }
+    }
+
+    /** @throws CannotPublish while another edition is on its way, or if nothing has changed */
+    private function refuse(Zone $zone, EditionDocument $document, bool $evenUnchanged): void
+    {
+        $last = $this->draft->last($zone);
+        if ($last !== null && $last->in_force_at === null && $last->withdrawn_on === null) {
+            throw new CannotPublish(
+                $last->isWaiting($zone->today())
+                    ? "Edition {$last->number} is waiting for its date or its second signature. Withdraw it first, or wait."
+                    : "Edition {$last->number} is being published. Wait until it is current.",
+            );
+        }
+        $before = $this->draft->before($zone);
+        if (! $evenUnchanged && $before !== null && $before->isSound() && $before->open()->saysTheSameAs($document)) {
+            throw new CannotPublish("Nothing has changed since edition {$before->number}: every window is the same.", 'unchanged');
+        }
     }
 
     /**

@@ -45,57 +45,69 @@ final class SavePlantings
             }
             foreach ($change as $one) {
                 $was = $this->find($zone, $one['id']);
-                $before = [
-                    'bed' => $was->bed_id,
-                    'on' => $was->day->format('Y-m-d'),
-                    'metres' => $was->metres,
-                    'pinned' => $was->pinned,
-                    'spares' => $was->spares,
-                    'between' => $was->between,
-                ];
                 $beds[] = $was->bed_id;
-                $planting = $this->put($zone, $user, $one, [
-                    'bed_id' => $one['bed'],
-                    'day' => $one['on'],
-                    'metres' => $one['metres'],
-                    'pinned' => $one['pinned'],
-                    'spares' => $one['spares'] ?? $was->spares,
-                    'between' => match (true) {
-                        array_key_exists('between', $one) => $one['between'],
-                        $was->bed_id === $one['bed'] => $was->between,
-                        default => null,
-                    },
-                ]);
-                $undo['change'][] = self::named($planting) + $before;
+                $undo['change'][] = $this->change($zone, $user, $was, $one);
             }
             foreach ($add as $one) {
-                $planting = Planting::saveOnce($one['key'], ['zone' => $zone->id] + $one, [
-                    'zone_id' => $zone->id,
-                    'bed_id' => $one['bed'],
-                    'crop_id' => $one['crop'],
-                    'user_id' => $user->id,
-                    'variety' => $one['variety'],
-                    'route' => $one['route'],
-                    'day' => $one['on'],
-                    'metres' => $one['metres'],
-                    'pinned' => $one['pinned'],
-                    'spares' => $one['spares'] ?? false,
-                    'between' => $one['between'] ?? null,
-                ]);
-                if ($planting->wasRecentlyCreated) {
-                    Change::record(
-                        'added',
-                        $planting->refresh(),
-                        $user,
-                        [],
-                        ['crop' => $planting->crop()->value('slug')] + $planting->editedFields(),
-                    );
-                }
-                $undo['remove'][] = self::named($planting);
+                $undo['remove'][] = self::named($this->add($zone, $user, $one));
             }
 
             return ['undo' => $undo, 'beds' => array_values(array_unique($beds))];
         });
+    }
+
+    /**
+     * @param  array{id: int, version: int, bed: int, on: string, metres: float, pinned: bool, spares?: bool, between?: string|null}  $to
+     * @return array{id: int, version: int, bed: int, on: string, metres: float, pinned: bool, spares: bool, between: string|null} what undoes it
+     */
+    private function change(Zone $zone, User $user, Planting $was, array $to): array
+    {
+        $before = [
+            'bed' => $was->bed_id,
+            'on' => $was->day->format('Y-m-d'),
+            'metres' => $was->metres,
+            'pinned' => $was->pinned,
+            'spares' => $was->spares,
+            'between' => $was->between,
+        ];
+        $planting = $this->put($zone, $user, $to, [
+            'bed_id' => $to['bed'],
+            'day' => $to['on'],
+            'metres' => $to['metres'],
+            'pinned' => $to['pinned'],
+            'spares' => $to['spares'] ?? $was->spares,
+            'between' => match (true) {
+                array_key_exists('between', $to) => $to['between'],
+                $was->bed_id === $to['bed'] => $was->between,
+                default => null,
+            },
+        ]);
+
+        return self::named($planting) + $before;
+    }
+
+    /** @param  array{key: string, bed: int, crop: int, variety: string|null, route: string, on: string, metres: float, pinned: bool, spares?: bool, between?: string|null}  $new */
+    private function add(Zone $zone, User $user, array $new): Planting
+    {
+        $planting = Planting::saveOnce($new['key'], ['zone' => $zone->id] + $new, [
+            'zone_id' => $zone->id,
+            'bed_id' => $new['bed'],
+            'crop_id' => $new['crop'],
+            'user_id' => $user->id,
+            'variety' => $new['variety'],
+            'route' => $new['route'],
+            'day' => $new['on'],
+            'metres' => $new['metres'],
+            'pinned' => $new['pinned'],
+            'spares' => $new['spares'] ?? false,
+            'between' => $new['between'] ?? null,
+        ]);
+        if ($planting->wasRecentlyCreated) {
+            $is = ['crop' => $planting->refresh()->crop()->value('slug')] + $planting->editedFields();
+            Change::record('added', $planting, $user, [], $is);
+        }
+
+        return $planting;
     }
 
     /** @return Named */

@@ -22,6 +22,7 @@ use App\Log\ZoneUnderWay;
 use App\Results\PlaceOf;
 use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection as EloquentCollection;
 use Illuminate\Support\Collection;
 use stdClass;
 
@@ -89,7 +90,39 @@ final readonly class ZoneGround
             ->orderByRaw('LENGTH(name), name')
             ->get();
         $since = $from->plus(-365 * self::YEARS_BACK)->iso();
-        $sowings = Sowing::query()
+        $sowings = self::sowings($beds, $since, $to);
+        $plantings = self::plantings($beds, $since, $to);
+        $isOpen = static fn (Sowing $s): bool => $s->ended_on === null;
+        $goesOn = $sowings->flatten()->contains($isOpen) ? array_column($this->underWay->of($zone, $today), 'goes_on', 'key') : [];
+        $out = [];
+        foreach ($beds as $bed) {
+            $sown = $sowings->get($bed->id) ?? new Collection();
+            $plans = $plantings->get($bed->id) ?? new Collection();
+            $meant = self::meant($plans, $sown);
+            $told = self::paired(
+                $bed,
+                $plans,
+                $sown,
+                $meant,
+                self::spared($plans, $sown, $meant, [
+                    ...$this->sown($bed, $sown, $here, $goesOn),
+                    ...$this->planned($bed, $plans, $meant, $here),
+                ]),
+            );
+            $core = self::core($bed, $told, $here);
+            $out[] = ['bed' => $bed, 'core' => $core, 'told' => self::neededBetween($bed, $core, $told)];
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  EloquentCollection<int, Bed>  $beds
+     * @return Collection<int, EloquentCollection<int, Sowing>> begun in these days, by bed
+     */
+    private static function sowings(EloquentCollection $beds, string $since, Day $to): Collection
+    {
+        return Sowing::query()
             ->whereIn('bed_id', $beds->modelKeys())
             ->where('taken_back', false)
             ->where('begun_on', '>=', $since)
@@ -99,8 +132,16 @@ final readonly class ZoneGround
             ->orderBy('id')
             ->get()
             ->groupBy('bed_id');
+    }
+
+    /**
+     * @param  EloquentCollection<int, Bed>  $beds
+     * @return Collection<int, Collection<int, stdClass>> rows planned for these days, by bed
+     */
+    private static function plantings(EloquentCollection $beds, string $since, Day $to): Collection
+    {
         // There are hundreds, of which a few columns are read, so plain rows are used.
-        $plantings = Planting::query()
+        return Planting::query()
             ->join('crops', 'crops.id', '=', 'plantings.crop_id')
             ->whereIn('bed_id', $beds->modelKeys())
             ->whereNull('removed_at')
@@ -124,28 +165,6 @@ final readonly class ZoneGround
                 'slug',
             ])
             ->groupBy('bed_id');
-        $isOpen = static fn (Sowing $s): bool => $s->ended_on === null;
-        $goesOn = $sowings->flatten()->contains($isOpen) ? array_column($this->underWay->of($zone, $today), 'goes_on', 'key') : [];
-        $out = [];
-        foreach ($beds as $bed) {
-            $sown = $sowings->get($bed->id) ?? new Collection();
-            $plans = $plantings->get($bed->id) ?? new Collection();
-            $meant = self::meant($plans, $sown);
-            $told = self::paired(
-                $bed,
-                $plans,
-                $sown,
-                $meant,
-                self::spared($plans, $sown, $meant, [
-                    ...$this->sown($bed, $sown, $here, $goesOn),
-                    ...$this->planned($bed, $plans, $meant, $here),
-                ]),
-            );
-            $core = self::core($bed, $told, $here);
-            $out[] = ['bed' => $bed, 'core' => $core, 'told' => self::neededBetween($bed, $core, $told)];
-        }
-
-        return $out;
     }
 
     /**

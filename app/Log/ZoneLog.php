@@ -15,6 +15,7 @@ use App\Season\Packet;
 use App\Trials\TrialPlot;
 use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Support\Collection;
 
 /** A zone's log read back: its entries, and what a phone needs to write more offline. */
 final class ZoneLog
@@ -119,40 +120,14 @@ final class ZoneLog
             ->orderByDesc('id')
             ->limit(self::LATELY)
             ->get();
-        $crops = Crop::query()->with('varieties')->get()->sortBy('position');
-        $translations = Translation::byLanguage();
         $likely = [...$this->sownAbout($zone, $today), ...Packet::of($user)];
-        $gardens = $lately
-            ->whereNotNull('bed_id')
-            ->map(static fn (LogEntry $e): string => "{$e->bed?->garden}\n{$e->bed?->name}")
-            ->unique()
-            ->values();
-        $beds = Bed::query()
-            ->where('zone_id', $zone->id)
-            ->with('site')
-            ->orderBy('garden')
-            ->orderBy('name')
-            ->get()
-            ->sortBy(static fn (Bed $b): int => ($at = $gardens->search("{$b->garden}\n{$b->name}")) === false ? PHP_INT_MAX : $at);
+        $beds = self::bedsFor($zone, $lately);
 
         return [
             'today' => $today->iso(),
             'zone' => ['slug' => $zone->slug, 'name' => $zone->name],
             'user' => $user->name,
-            'crops' => array_values(
-                $crops
-                    ->map(
-                        static fn (Crop $c): array => [
-                            'slug' => $c->slug,
-                            'name' => $c->cells['name'],
-                            'names' => CropNames::of($c->slug, $c->cells, $translations),
-                            'start' => $c->cells['start'],
-                            'cautions' => array_values(array_filter(explode('|', (string) ($c->cells['cautions'] ?? '')))),
-                            'varieties' => $c->varieties->pluck('name')->all(),
-                        ],
-                    )
-                    ->all(),
-            ),
+            'crops' => self::crops(),
             'cautions' => self::cautions(),
             'usual_days' => array_filter(
                 array_combine(
@@ -174,5 +149,50 @@ final class ZoneLog
                     ->all(),
             ),
         ];
+    }
+
+    /**
+     * @param  Collection<int, LogEntry>  $lately
+     * @return Collection<int, Bed> those written about recently first
+     */
+    private static function bedsFor(Zone $zone, Collection $lately): Collection
+    {
+        $gardens = $lately
+            ->whereNotNull('bed_id')
+            ->map(static fn (LogEntry $e): string => "{$e->bed?->garden}\n{$e->bed?->name}")
+            ->unique()
+            ->values();
+
+        return Bed::query()
+            ->where('zone_id', $zone->id)
+            ->with('site')
+            ->orderBy('garden')
+            ->orderBy('name')
+            ->get()
+            ->sortBy(static fn (Bed $b): int => ($at = $gardens->search("{$b->garden}\n{$b->name}")) === false ? PHP_INT_MAX : $at);
+    }
+
+    /** @return list<array<string, mixed>> as the contract's LogBook has them, in the order of the book */
+    private static function crops(): array
+    {
+        $translations = Translation::byLanguage();
+
+        return array_values(
+            Crop::query()
+                ->with('varieties')
+                ->get()
+                ->sortBy('position')
+                ->map(
+                    static fn (Crop $c): array => [
+                        'slug' => $c->slug,
+                        'name' => $c->cells['name'],
+                        'names' => CropNames::of($c->slug, $c->cells, $translations),
+                        'start' => $c->cells['start'],
+                        'cautions' => array_values(array_filter(explode('|', (string) ($c->cells['cautions'] ?? '')))),
+                        'varieties' => $c->varieties->pluck('name')->all(),
+                    ],
+                )
+                ->all(),
+        );
     }
 }

@@ -14,6 +14,7 @@ use Anthesis\Record\Mark;
 use Anthesis\Stations\MeasuredDepth;
 use Anthesis\Stations\StationExtent;
 use Anthesis\Tables\RefusedRow;
+use Anthesis\Words\Phrase;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Http\UploadedFile;
@@ -45,15 +46,7 @@ class RecordPreviewResource extends JsonResource
             ],
             'format' => $reading->format->value,
             'station' => $reading->station,
-            'stations' => array_map(
-                static fn (StationExtent $s): array => [
-                    'station' => $s->station,
-                    'first' => $s->first,
-                    'last' => $s->last,
-                    'rows' => $s->rows,
-                ],
-                $this->resource->stations,
-            ),
+            'stations' => $this->stations(),
             'contradicted' => $reading->contradicted,
             'doubtful' => $this->resource->isDoubtful(),
             'cold_seasons' => $this->coldSeasons(),
@@ -73,27 +66,57 @@ class RecordPreviewResource extends JsonResource
             'years' => $this->years($record),
             'gaps' => $this->gaps($record),
             'update' => $this->resource->update?->counts(),
-            'refused' => array_map(
-                static fn (RefusedRow $r): array => ['line' => $r->line, 'column' => $r->column, 'phrase' => $r->reason],
-                $reading->refused,
-            ),
+            'refused' => $this->refused(),
             'refused_count' => $reading->refusedCount,
-            'marks' => array_map(
-                static fn (Mark $m): array => ['date' => $m->day->iso(), 'element' => $m->element->value, 'rule' => $m->rule->value],
-                array_slice($marks, 0, self::MOST),
-            ),
+            'marks' => $this->marks($marks),
             'marks_count' => count($marks),
-            'sample' => array_map(
-                static fn (int $i): array => [
-                    'date' => $record->first->plus($i)->iso(),
-                    'minimum' => $record->minimum[$i],
-                    'maximum' => $record->maximum[$i],
-                    'rain' => $record->rain[$i] ?? null,
-                    'snow' => $record->snow[$i] ?? null,
-                ],
-                range(0, min(4, $record->days() - 1)),
-            ),
+            'sample' => $this->sample($record),
         ];
+    }
+
+    /** @return list<array{station: string, first: string, last: string, rows: int}> */
+    private function stations(): array
+    {
+        return array_map(
+            static fn (StationExtent $s): array => ['station' => $s->station, 'first' => $s->first, 'last' => $s->last, 'rows' => $s->rows],
+            $this->resource->stations,
+        );
+    }
+
+    /** @return list<array{line: int, column: string, phrase: Phrase}> */
+    private function refused(): array
+    {
+        return array_map(
+            static fn (RefusedRow $r): array => ['line' => $r->line, 'column' => $r->column, 'phrase' => $r->reason],
+            $this->resource->reading->refused,
+        );
+    }
+
+    /**
+     * @param  list<Mark>  $marks
+     * @return list<array{date: string, element: string, rule: string}>
+     */
+    private function marks(array $marks): array
+    {
+        return array_map(
+            static fn (Mark $m): array => ['date' => $m->day->iso(), 'element' => $m->element->value, 'rule' => $m->rule->value],
+            array_slice($marks, 0, self::MOST),
+        );
+    }
+
+    /** @return list<array{date: string, minimum: float|null, maximum: float|null, rain: float|null, snow: float|null}> the first days */
+    private function sample(DailyRecord $record): array
+    {
+        return array_map(
+            static fn (int $i): array => [
+                'date' => $record->first->plus($i)->iso(),
+                'minimum' => $record->minimum[$i],
+                'maximum' => $record->maximum[$i],
+                'rain' => $record->rain[$i] ?? null,
+                'snow' => $record->snow[$i] ?? null,
+            ],
+            range(0, min(4, $record->days() - 1)),
+        );
     }
 
     private function coldSeasons(): int

@@ -86,31 +86,44 @@ final readonly class PlanTrial
             if (! $trial->wasRecentlyCreated) {
                 return $trial;
             }
-            $ids = array_map(
-                static fn (array $b): int => Bed::query()->createOrFirst(
-                    ['zone_id' => $zone->id, 'garden' => $b['garden'], 'name' => $b['name']],
-                    ['site_id' => Site::seenIn($zone)->value('id')],
-                )->id,
-                $beds,
-            );
-            foreach ($waves as $w => $wave) {
-                foreach ($varieties as $v => $variety) {
-                    for ($repeat = 1; $repeat <= $repeats; $repeat++) {
-                        TrialPlot::query()->create([
-                            'trial_id' => $trial->id,
-                            'bed_id' => $ids === [] ? null : $ids[($repeat - 1) % count($ids)],
-                            'wave' => $wave['name'],
-                            'variety' => $variety,
-                            'repeat' => $repeat,
-                            'planned_on' => $wave['on']->iso(),
-                            'expected' => $expected[$w][$v] ?? null,
-                        ]);
-                    }
-                }
-            }
+            self::lay($trial, $zone, $waves, $varieties, $repeats, $beds, $expected);
 
             return $trial;
         });
+    }
+
+    /**
+     * A plot for each repeat of each variety in each wave.
+     *
+     * @param  list<array{name: string, on: Day}>  $waves
+     * @param  list<string|null>  $varieties
+     * @param  list<array{garden: string, name: string}>  $beds
+     * @param  array<int, array<int, array<string, mixed>|null>>  $expected  by wave and variety
+     */
+    private static function lay(Trial $trial, Zone $zone, array $waves, array $varieties, int $repeats, array $beds, array $expected): void
+    {
+        $ids = array_map(
+            static fn (array $b): int => Bed::query()->createOrFirst(
+                ['zone_id' => $zone->id, 'garden' => $b['garden'], 'name' => $b['name']],
+                ['site_id' => Site::seenIn($zone)->value('id')],
+            )->id,
+            $beds,
+        );
+        foreach ($waves as $w => $wave) {
+            foreach ($varieties as $v => $variety) {
+                for ($repeat = 1; $repeat <= $repeats; $repeat++) {
+                    TrialPlot::query()->create([
+                        'trial_id' => $trial->id,
+                        'bed_id' => $ids === [] ? null : $ids[($repeat - 1) % count($ids)],
+                        'wave' => $wave['name'],
+                        'variety' => $variety,
+                        'repeat' => $repeat,
+                        'planned_on' => $wave['on']->iso(),
+                        'expected' => $expected[$w][$v] ?? null,
+                    ]);
+                }
+            }
+        }
     }
 
     /**
