@@ -27,7 +27,7 @@ class Render extends Command
             RenderEditionJob::dispatch($edition->id)->onQueue('sites');
         }
         if ($editions->isNotEmpty()) {
-            $this->line("the pages of {$editions->count()} editions are made anew");
+            $this->line("making the pages of {$editions->count()} editions again");
         }
         $site->turnWeek();
         $site->home();

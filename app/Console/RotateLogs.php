@@ -43,7 +43,7 @@ class RotateLogs extends Command
         $in = fopen($path, 'rb');
         $out = gzopen("{$path}.1.gz.new", 'wb6');
         if ($in === false || $out === false) {
-            $this->error("{$path} cannot be put aside");
+            $this->error("{$path} cannot be set aside");
 
             return;
         }

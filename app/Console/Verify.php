@@ -40,24 +40,24 @@ class Verify extends Command
             $looked['editions']++;
             $name = "Edition {$edition->number} of {$edition->zone->name}";
             if (! $edition->isSound()) {
-                $this->fault("{$name} is no longer what was published; its pages are taken away.");
+                $this->fault("{$name} is no longer what was published, so its pages were removed.");
                 $site->takeAway($edition);
             } elseif ($edition->in_force_at !== null && $site->isBuilt($edition) && ($changed = $site->changedFiles($edition)) !== []) {
-                $this->fault("{$name}: ".count($changed)." files are not as they were made ({$changed[0]}); they are made anew.");
+                $this->fault("{$name}: ".count($changed)." files differ from what was made ({$changed[0]}); they are being made again.");
                 $site->takeAway($edition);
                 RenderEditionJob::dispatch($edition->id);
             } elseif ($edition->in_force_at !== null && ($failed = $site->failedPages($edition)) !== []) {
                 $this->fault(
                     "{$name}: ".
                         count($failed).
-                        ' pages cannot be made by this program ('.
+                        ' pages cannot be made by this version of the program ('.
                         array_key_first($failed).
                         ': '.
                         array_values($failed)[0].
                         ').',
                 );
             } elseif (SeasonPage::isChanged($edition)) {
-                $this->fault("{$name}: what it says of this season is not as it was made; it is made anew.");
+                $this->fault("{$name}: its page about this season was altered; it is being made again.");
                 SeasonPage::takeAway($edition);
                 RenderSeasonJob::dispatch($edition->zone_id)->onQueue('sites');
             }
@@ -72,13 +72,13 @@ class Verify extends Command
             '',
             'original',
         );
-        $looked['photographs'] = $this->files(FileStore::on(LogPhoto::DISK), LogPhoto::query()->pluck('checksum'), '.jpg', 'photograph');
+        $looked['photos'] = $this->files(FileStore::on(LogPhoto::DISK), LogPhoto::query()->pluck('checksum'), '.jpg', 'photo');
         array_push($this->faults, ...$chain->faults());
         $words =
-            "{$looked['editions']} editions with their pages, {$looked['originals']} originals, {$looked['photographs']} photographs, ".
+            "{$looked['editions']} editions with their pages, {$looked['originals']} originals, {$looked['photos']} photos, ".
             "{$chain->length()} changes: ".
             ($this->faults === []
-                ? 'all as they were'
+                ? 'all unchanged'
                 : count($this->faults).' faults. '.implode(' ', array_slice($this->faults, 0, self::TOLD)));
         Heartbeat::beat(Heartbeat::VERIFICATION, $this->faults === [], mb_substr($words, 0, 4000));
         $this->line($words);

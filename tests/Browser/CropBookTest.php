@@ -25,7 +25,7 @@ final class CropBookTest extends BrowserTestCase
             ->press('Save')
             ->see('Three winters of trials.')
             ->see('Restore');
-        $this->browser->press('Restore')->see('Back to what it was before');
+        $this->browser->press('Restore')->see('Restored to the version before');
         $this->browser->until(
             fn (): bool => count($this->browser->driver->findElements(WebDriverBy::xpath("//button[normalize-space()='Restore']"))) === 2,
             'There are not two to take back.',

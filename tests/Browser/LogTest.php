@@ -78,7 +78,7 @@ final class LogTest extends BrowserTestCase
         $this->browser->fill('Garden', 'Shore garden')->fill('Bed', 'Bed 9');
         $picture = tempnam(sys_get_temp_dir(), 'bed').'.jpg';
         imagejpeg(imagecreatetruecolor(400, 300) ?: self::fail('no picture'), $picture);
-        $this->browser->attach($picture)->see('Photograph,');
+        $this->browser->attach($picture)->see('Photo,');
         $this->browser->driver->findElement(WebDriverBy::cssSelector('.keep button'))->click();
         $this->browser->see('Saved on this phone: sown.');
         // What is written next knows what is waiting.
@@ -90,7 +90,7 @@ final class LogTest extends BrowserTestCase
         $this->browser->see('Everything is sent');
         unlink($picture);
         $this->browser->devTools('Emulation.clearDeviceMetricsOverride', []);
-        $this->browser->visit('/desk/zones/lakeshore/log')->see('Shore garden, Bed 9')->see('photograph');
+        $this->browser->visit('/desk/zones/lakeshore/log')->see('Shore garden, Bed 9')->see('photo');
         $rows = $this->js("return [...document.querySelectorAll('.log-screen tbody tr')].map((row) => row.textContent)");
         self::assertCount(
             2,

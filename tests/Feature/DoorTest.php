@@ -224,7 +224,7 @@ final class DoorTest extends TestCase
         self::assertSame(0, User::query()->count());
         User::factory()->create(['name' => 'Wren', 'email' => 'wren@kestrel.example', 'password' => 'kestrel-demo']);
         $in = fn () => $this->postJson('/api/session', ['email' => 'wren@kestrel.example', 'password' => 'kestrel-demo']);
-        self::assertStringContainsString('known to everybody', $in()->assertUnprocessable()->json('errors.password.0'));
+        self::assertStringContainsString('Everybody knows', $in()->assertUnprocessable()->json('errors.password.0'));
         config(['anthesis.demonstration' => true]);
         $in()->assertOk();
     }

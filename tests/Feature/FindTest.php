@@ -131,7 +131,7 @@ final class FindTest extends TestCase
             ->assertJsonValidationErrors(['file' => 'make them one MultiPolygon']);
         $this->post('/api/zone-boundaries', ['file' => $this->textFile('<kml/>')], ['Accept' => 'application/json'])
             ->assertUnprocessable()
-            ->assertJsonValidationErrors(['file' => 'no GeoJSON with features']);
+            ->assertJsonValidationErrors(['file' => 'not GeoJSON with features']);
         $this->bring([self::feature('High', self::square(-97.7, 47.1)), self::feature('low', self::square(-98.0, 46.7))])
             ->assertOk()
             ->assertJsonCount(1, 'data.0.rings');

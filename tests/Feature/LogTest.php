@@ -346,7 +346,7 @@ class LogTest extends TestCase
             ->assertUnprocessable()
             ->assertJsonPath(
                 'errors.photo.0',
-                'The photograph has 5000 × 4000 pixels, more than can be saved. Make it smaller, such as 4000 × 3000.',
+                'The photo has 5000 × 4000 pixels, which is too many. Make it smaller, such as 4000 × 3000.',
             );
     }
 
@@ -425,7 +425,7 @@ class LogTest extends TestCase
         self::assertGreaterThan(0, $written);
         self::assertSame(LogImportState::Failed, $import->refresh()->state);
         self::assertStringContainsString(
-            'No sowing of this crop, variety and bed was begun by that day',
+            'No planting of this crop and variety in this bed was started by that day',
             (string) ($import->faults[0] ?? ''),
         );
         self::assertSame(2, LogEntry::query()->count());

@@ -66,7 +66,7 @@ final class SealTest extends TestCase
         self::assertSame($page, file_get_contents($file));
         $this->artisan('anthesis:verify')->assertSuccessful();
         self::assertStringContainsString(
-            '1 editions with their pages, 1 originals, 0 photographs, 0 changes: all as they were',
+            '1 editions with their pages, 1 originals, 0 photos, 0 changes: all unchanged',
             (string) Heartbeat::query()->find(Heartbeat::VERIFICATION)?->words,
         );
     }

@@ -255,7 +255,7 @@ describe('what waits', () => {
         expect(asked).toEqual([]);
     });
 
-    it('sends a photograph before its line, and the line alone says where that is refused', async () => {
+    it('sends a photo before its line, and the line alone says where that is refused', async () => {
         await keepLine(line('with-picture', { photo: new ArrayBuffer(3) }));
         const asked = fakeServer({ 'POST /api/log-photos': { photo: 'abc', width: 1, height: 1 }, ...takes() });
         expect((await sendWaiting('wren@kestrel.example')).kept).toBe(1);
@@ -266,9 +266,9 @@ describe('what waits', () => {
         expect((asked[1]?.body as Sent).entries[0]?.photo).toBe('abc');
         await keepLine(line('with-no-picture', { photo: new ArrayBuffer(3) }));
         await keepLine(line('without-picture'));
-        fakeServer({ 'POST /api/log-photos': new Refused(422, { message: 'This is no photograph.' }), ...takes() });
+        fakeServer({ 'POST /api/log-photos': new Refused(422, { message: 'This is not a photo.' }), ...takes() });
         expect(await sendWaiting('wren@kestrel.example')).toMatchObject({ kept: 1, refused: 1 });
-        expect((await waitingLines())[0]?.refused).toEqual({ field: 'photo', message: 'This is no photograph.' });
+        expect((await waitingLines())[0]?.refused).toEqual({ field: 'photo', message: 'This is not a photo.' });
     });
 
     it('is kept once under its key, however often it is written anew', async () => {

@@ -81,7 +81,7 @@ describe('worth of the ground', () => {
             'PUT /api/prices/radish': { crop: 'radish', price: 3.5 },
             'PUT /api/prices/kale': { crop: 'kale', price: null },
             'PUT /api/prices/zinnia': new Refused(422, {
-                message: 'A price is 0.01 to 100000 for a kilogram or a stem.',
+                message: 'Enter a price from 0.01 to 100,000 per kilogram or stem.',
             }),
         });
         const price = async (label: string, value: string) => {
@@ -97,7 +97,7 @@ describe('worth of the ground', () => {
             expect(asked.filter((a) => a.what.startsWith('PUT')).at(-1)?.body).toEqual({ price: null }),
         );
         await price('Your price of Zinnia, per stem', '0');
-        await screen.findByText(/A price is 0.01 to 100000/);
+        await screen.findByText(/Enter a price from 0.01 to 100,000/);
         expect(asked.filter((a) => a.what.startsWith('PUT'))).toHaveLength(3);
     });
 });

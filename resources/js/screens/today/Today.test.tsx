@@ -332,10 +332,10 @@ describe('today', () => {
     it('says what is missing where there is no record', async () => {
         fakeServer({
             ...answers,
-            'GET /api/zones/bench/today': new Refused(404, { message: 'There is no record of this zone yet.' }),
+            'GET /api/zones/bench/today': new Refused(404, { message: 'This zone has no climate record yet.' }),
         });
         show(<Today />, ...at());
-        expect(await screen.findByText('There is no record of this zone yet.')).toBeTruthy();
+        expect(await screen.findByText('This zone has no climate record yet.')).toBeTruthy();
     });
 
     it('draws a bracket over each run of days that reach the standard', () => {
