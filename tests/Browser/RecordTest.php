@@ -163,7 +163,7 @@ final class RecordTest extends BrowserTestCase
         $this->browser->driver
             ->findElement(WebDriverBy::xpath("//tr[td[normalize-space()='{$name}']]//button[normalize-space()='Edit']"))
             ->click();
-        $this->browser->fill('Rate', '9')->press('Save and update')->see('This lies between 0.1 and 3.');
+        $this->browser->fill('Rate', '9')->press('Save and update')->see('Enter a number between 0.1 and 3.');
         $this->browser->press('Cancel');
         $this->browser->driver
             ->findElement(WebDriverBy::xpath("//tr[td[normalize-space()='{$name}']]//button[normalize-space()='Delete']"))

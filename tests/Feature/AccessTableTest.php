@@ -34,12 +34,12 @@ final class AccessTableTest extends TestCase
     private const HEAD = <<<'MD'
     # Who may do what
 
-    Each line is an address of the desk and the roles that get through to it; `–`: refused with 403 (and 401 to whoever is not logged in).
-    The last column is an administrator of another office, who is asked about this office's rows: `404`, there is no such thing for them;
-    `own`, the address names no row of an office, and what they get there is of their own office (`OfficesTest` looks into the answers).
-    `AccessTableTest` asks every address as every role and holds the answers against this table, so a route that is new, or forgets to ask,
-    breaks the build. What a person made themselves (their plans, tokens, log-ins) is theirs alone whatever their role. Programs get in by
-    token, to the addresses in `routes/programs.php` and no others (`TokenTest`).
+    Each row is an address at the desk and the roles that may use it. `–` means refused with 403 (and 401 for anyone not logged in).
+    The last column is an administrator of another office who asks for this office's rows: with `404`, the row does not exist for them;
+    with `own`, the address names no row of an office, and they get what belongs to their own office (`OfficesTest` checks the answers).
+    `AccessTableTest` requests every address as every role and compares the answers with this table, so a new route, or one that forgets to
+    check, breaks the build. What a person made themselves (plans, tokens, log-ins) is theirs alone, whatever their role. Programs use a
+    token, which only opens the addresses in `routes/programs.php` (`TokenTest`).
 
     | address | volunteer | reviewer | educator | administrator | another office |
     |---|---|---|---|---|---|

@@ -41,7 +41,7 @@ final class EditionLifeTest extends TestCase
             ->assertJsonPath('data.0.in_force', false);
         $this->publish('Another.')
             ->assertUnprocessable()
-            ->assertJsonValidationErrors(['zone' => 'Edition 1 waits for its day or its second signature.']);
+            ->assertJsonValidationErrors(['zone' => 'Edition 1 is waiting for its date or its second signature.']);
         $this->postJson('/api/zones/test-basin/editions/1/signature')
             ->assertUnprocessable()
             ->assertJsonValidationErrors(['signature' => 'You drafted this edition']);

@@ -71,7 +71,7 @@ final class FindTest extends TestCase
             'nothing' => [null, 'no Polygon or MultiPolygon'],
             'no ring' => [['type' => 'MultiPolygon', 'coordinates' => [[]]], 'polygon 1 has no ring'],
             'a line' => [$corner([[0, 0], [1, 1], [0, 0]]), 'ring 1 of polygon 1 has fewer than four corners'],
-            'open' => [$corner([[0, 0], [1, 0], [1, 1], [0, 1]]), 'does not end where it begins'],
+            'open' => [$corner([[0, 0], [1, 0], [1, 1], [0, 1]]), 'does not end where it starts'],
             'latitude first' => [
                 $corner([[46.8, -98.2], [46.8, 198], [46, 198], [46.8, -98.2]]),
                 'corner 1 of ring 1 of polygon 1 is no longitude and latitude in degrees',

@@ -641,7 +641,7 @@ class GroundTest extends TestCase
                 [
                     $this->planting('carrot', '2012-05-01', ['metres' => 13]),
                     'add.1.metres',
-                    'Bed 1 is 12 m long. Plant at most that, or say that the bed is longer.',
+                    'Bed 1 is 12 m long. Plant at most that, or make the bed longer.',
                 ],
                 [
                     $this->planting('carrot', '2012-05-01', ['bed' => 999]),

@@ -701,7 +701,7 @@ final class OfficesTest extends TestCase
         DB::table('changes')->where('id', $id)->delete();
         DB::table('changes')->insert(['office_id' => Office::query()->orderBy('id')->value('id')] + $row);
         self::assertSame(
-            ["Change {$id} is not as it was made, or one before it was taken from the chain."],
+            ["Change {$id} was altered, or one before it was removed from the chain."],
             app(ChangeChain::class)->faults(),
         );
     }

@@ -156,7 +156,7 @@ class ProofTest extends TestCase
         $this->actingAs($this->person());
         $this->publish()
             ->assertUnprocessable()
-            ->assertJsonPath('errors.objections.0', Objection::query()->firstOrFail()->author.' objects to kale: answer that first.');
+            ->assertJsonPath('errors.objections.0', Objection::query()->firstOrFail()->author.' commented on kale. Answer that first.');
         $this->postJson("/api/objections/{$id}/answer", ['answer' => 'A net is advised.'])->assertOk();
         $this->postJson("/api/objections/{$id}/answer", ['answer' => 'Something else.'])
             ->assertOk()

@@ -116,7 +116,7 @@ final class QualityTest extends TestCase
     {
         $this->postJson('/api/zones/test-basin/quality', $this->decision(true, '1950-01-01'))
             ->assertUnprocessable()
-            ->assertJsonPath('message', 'The record holds no minimum for 1950-01-01.');
+            ->assertJsonPath('message', 'The record has no minimum for 1950-01-01.');
         $this->postJson('/api/zones/test-basin/quality', ['note' => ''] + $this->decision(true))
             ->assertUnprocessable()
             ->assertJsonPath('errors.note.0', 'Explain why in a few words, so others can follow.');

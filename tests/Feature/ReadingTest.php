@@ -143,7 +143,7 @@ final class ReadingTest extends TestCase
         $put('Rabanito', 'Rábano')->assertOk();
         $put('Rábano rojo', 'Rábano')
             ->assertUnprocessable()
-            ->assertJsonValidationErrors(['translation' => 'Somebody has translated this meanwhile: “Rabanito”']);
+            ->assertJsonValidationErrors(['translation' => 'Somebody has translated this in the meantime: “Rabanito”']);
         $put('Rabanito', 'Rábano')->assertOk();
         self::assertSame(1, Translation::query()->count(), 'the same again is nothing new');
         self::assertSame(['Radish' => 'Rabanito'], Translation::of('es', ['Radish']));

@@ -111,7 +111,7 @@ final class SitesTest extends TestCase
             ->assertJsonPath('errors.zone.0', 'The zone field must be a string.');
         $this->postJson('/api/sites', ['rate' => 9, 'sun' => 'hot'] + self::ROOF)
             ->assertUnprocessable()
-            ->assertJsonPath('errors.rate.0', 'This lies between 0.1 and 3.')
+            ->assertJsonPath('errors.rate.0', 'Enter a number between 0.1 and 3.')
             ->assertJsonPath('errors.sun.0', 'Give a number.');
         $this->actingAs($this->person(Role::Volunteer));
         $this->postJson('/api/sites', self::ROOF)->assertForbidden();

@@ -158,7 +158,7 @@ final class TrailTest extends TestCase
             DB::table('changes')->insert($row);
         };
         $put(['why' => 'Nobody said so.'] + $row);
-        $altered = "Change {$middle->id} is not as it was made, or one before it was taken from the chain.";
+        $altered = "Change {$middle->id} was altered, or one before it was removed from the chain.";
         self::assertSame([$altered], $chain->faults());
         self::assertSame(1, Artisan::call('anthesis:verify'));
         self::assertStringContainsString($altered, Artisan::output());
@@ -168,7 +168,7 @@ final class TrailTest extends TestCase
         self::assertSame([], $chain->faults());
         ChangeSeal::query()->where('change_id', $middle->id)->delete();
         self::assertSame(
-            ["Change {$last->id} is not as it was made, or one before it was taken from the chain."],
+            ["Change {$last->id} was altered, or one before it was removed from the chain."],
             $chain->faults(),
             'a link taken out of the chain is noticed by the one after it',
         );

@@ -289,7 +289,7 @@ final class TwoAtOnceTest extends TestCase
         $this->get('/zones/test-basin/editions/1')->assertNotFound();
         $this->publish('Impatient.')
             ->assertUnprocessable()
-            ->assertJsonPath('errors.zone.0', 'Edition 1 is being published. Wait until it is in force.');
+            ->assertJsonPath('errors.zone.0', 'Edition 1 is being published. Wait until it is current.');
         app()->call((new \App\Gardener\RenderEditionJob(Edition::query()->value('id')))->handle(...));
         $publication = $this->getJson('/api/publications/'.Publication::query()->value('id'))
             ->assertOk()
