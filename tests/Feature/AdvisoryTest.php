@@ -211,7 +211,7 @@ class AdvisoryTest extends TestCase
         file_put_contents($file, str_replace('This season', 'That season', (string) file_get_contents($file)));
         $this->artisan('anthesis:verify')
             ->assertFailed()
-            ->expectsOutputToContain('what it says of this season is not as it was made');
+            ->expectsOutputToContain('its page about this season was altered; it is being made again');
         self::assertStringContainsString('This season, 18 April 2026', $this->page(), 'made anew at once, as the queue here is');
         $this->artisan('anthesis:verify')->assertSuccessful();
         Storage::disk('published')->assertExists('basin-floor/1/manifest.json');

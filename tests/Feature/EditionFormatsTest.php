@@ -135,7 +135,7 @@ final class EditionFormatsTest extends TestCase
         $site->turnTo($edition->zone);
         self::assertNull(PublicSite::read("zones/high-meadow/crops/{$slug}"));
         self::assertNotNull(PublicSite::read('zones/high-meadow/crops/'.$edition->open()->content['crops'][0]['slug']));
-        $this->artisan('anthesis:verify')->expectsOutputToContain('pages cannot be made by this program (')->assertFailed();
+        $this->artisan('anthesis:verify')->expectsOutputToContain('pages cannot be made by this version of the program (')->assertFailed();
         self::assertFalse($this->getJson('/up')->assertStatus(503)->json('checks.verification.sound'));
     }
 

@@ -128,7 +128,7 @@ final class LetterTest extends TestCase
     {
         $this->post('/zones/test-basin/letter', ['mail' => 'no address', 'crops' => 'radish'])
             ->assertUnprocessable()
-            ->assertSee('Mail cannot be sent to this address')
+            ->assertSee('This is not an e-mail address')
             ->assertSee('value="no address"', false);
         $this->post('/zones/test-basin/letter', ['mail' => 'a@example.org'])->assertOk();
         $this->post('/zones/test-basin/letter', ['mail' => 'A@example.org'])
