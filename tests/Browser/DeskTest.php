@@ -67,6 +67,10 @@ class DeskTest extends BrowserTestCase
     private function read(string $pattern): array
     {
         $this->browser->driver->executeScript('document.querySelectorAll("details").forEach((d) => (d.open = true))');
+        $this->browser->until(
+            fn (): bool => $this->browser->driver->executeScript('return document.querySelector("details.behind:not(:has(table))") === null'),
+            'A table was not filled.',
+        );
         $text = (string) $this->browser->driver->executeScript(
             <<<'JS'
             const named = [...document.querySelectorAll('[aria-label]')].map((e) => e.getAttribute('aria-label'));

@@ -1,22 +1,23 @@
-import { render, screen } from '@testing-library/react';
+import { fireEvent, render, screen } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { DataTable, csv } from './DataTable';
 
 describe('Behind', () => {
-    it('shows the numbers of a chart as a table', () => {
+    it('shows the numbers of a chart as a table once it is opened', async () => {
         render(
             <DataTable
                 name="Freezes"
                 file="freezes"
                 columns={['season', 'last']}
-                rows={[
+                rows={() => [
                     [2005, '2005-05-02'],
                     [2006, null],
                 ]}
             />,
         );
-        expect(screen.getByText('Freezes: table')).toBeTruthy();
-        expect(screen.getAllByRole('row', { hidden: true })).toHaveLength(3);
+        expect(screen.queryAllByRole('row', { hidden: true })).toHaveLength(0);
+        fireEvent.click(screen.getByText('Freezes: table'));
+        expect(await screen.findAllByRole('row', { hidden: true })).toHaveLength(3);
     });
 
     it('writes them as CSV that a spreadsheet reads as it is', () => {

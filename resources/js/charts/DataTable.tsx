@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { Action } from '../ui/Action';
 import { toUnits, type Measure, type Units } from '../words/units';
 import { say, units } from '../words/words';
@@ -8,9 +9,9 @@ type Cell = string | number | null;
 export type Column = string | { name: string; measure: Measure };
 
 /** A table to download: metric, with each unit in its column's name; and as the reader sees it, if that is in another unit. */
-export function TakeCsv({ file, columns, rows }: { file: string; columns: Column[]; rows: Cell[][] }) {
+export function TakeCsv({ file, columns, rows }: { file: string; columns: Column[]; rows: () => Cell[][] }) {
     const save = (of: Units) => {
-        const text = csv(named(columns, of), inUnits(columns, rows, of));
+        const text = csv(named(columns, of), inUnits(columns, rows(), of));
         const url = URL.createObjectURL(new Blob([text], { type: 'text/csv;charset=utf-8' }));
         const link = document.createElement('a');
         link.href = url;
@@ -61,37 +62,41 @@ export function DataTable({
     name: string;
     file: string;
     columns: Column[];
-    rows: Cell[][];
+    /** asked for once somebody opens the table or downloads it */
+    rows: () => Cell[][];
 }) {
     const names = named(columns, units());
+    const [isOpen, setOpen] = useState(false);
     return (
-        <details className="behind">
+        <details className="behind" onToggle={(event) => setOpen(event.currentTarget.open)}>
             <summary>{say('behind.the-numbers', { name })}</summary>
             <p>
                 <TakeCsv file={file} columns={columns} rows={rows} />
             </p>
-            <div className="scroll" tabIndex={0}>
-                <table className="ruled">
-                    <thead>
-                        <tr>
-                            {names.map((column) => (
-                                <th key={column} scope="col">
-                                    {column}
-                                </th>
-                            ))}
-                        </tr>
-                    </thead>
-                    <tbody>
-                        {inUnits(columns, rows, units()).map((row, i) => (
-                            <tr key={i}>
-                                {row.map((cell, j) => (
-                                    <td key={j}>{cell}</td>
+            {isOpen && (
+                <div className="scroll" tabIndex={0}>
+                    <table className="ruled">
+                        <thead>
+                            <tr>
+                                {names.map((column) => (
+                                    <th key={column} scope="col">
+                                        {column}
+                                    </th>
                                 ))}
                             </tr>
-                        ))}
-                    </tbody>
-                </table>
-            </div>
+                        </thead>
+                        <tbody>
+                            {inUnits(columns, rows(), units()).map((row, i) => (
+                                <tr key={i}>
+                                    {row.map((cell, j) => (
+                                        <td key={j}>{cell}</td>
+                                    ))}
+                                </tr>
+                            ))}
+                        </tbody>
+                    </table>
+                </div>
+            )}
         </details>
     );
 }

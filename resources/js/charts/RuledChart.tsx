@@ -1,7 +1,7 @@
-import { useElementSize } from '@mantine/hooks';
 import type { MouseEvent, ReactNode } from 'react';
 import { monthDay } from '../time/days';
 import { dayAt } from './pointer';
+import { useWidth } from './useWidth';
 import { DateCursor, RULER_HEIGHT, YearRuler, type RulerData } from './YearRuler';
 import { yearScale, type YearScale } from '../time/yearScale';
 
@@ -29,7 +29,7 @@ export function RuledChart({
     isPicture?: boolean;
     children: (scale: YearScale) => ReactNode;
 }) {
-    const { ref, width } = useElementSize();
+    const { ref, width } = useWidth();
     const scale = yearScale(ruler.starts, Math.max(200, (width || 800) - LABELS - RIGHT));
     const height = RULER_HEIGHT + below;
     const point = (event: MouseEvent<SVGSVGElement>) => {
@@ -47,11 +47,13 @@ export function RuledChart({
                 role={isPicture ? 'img' : 'group'}
                 aria-label={label}
             >
-                <g transform={`translate(${LABELS} 0)`}>
-                    <YearRuler scale={scale} ruler={ruler} labels={LABELS} />
-                    <g transform={`translate(0 ${RULER_HEIGHT})`}>{children(scale)}</g>
-                    <DateCursor scale={scale} day={day} height={height} label={monthDay(day)} />
-                </g>
+                {width !== null && (
+                    <g transform={`translate(${LABELS} 0)`}>
+                        <YearRuler scale={scale} ruler={ruler} labels={LABELS} />
+                        <g transform={`translate(0 ${RULER_HEIGHT})`}>{children(scale)}</g>
+                        <DateCursor scale={scale} day={day} height={height} label={monthDay(day)} />
+                    </g>
+                )}
             </svg>
         </div>
     );

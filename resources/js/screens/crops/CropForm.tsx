@@ -1,6 +1,7 @@
 import { Action } from '../../ui/Action';
 import { Button, Checkbox, Group, TextInput } from '@mantine/core';
-import { useDebouncedValue, useElementSize } from '@mantine/hooks';
+import { useDebouncedValue } from '@mantine/hooks';
+import { useWidth } from '../../charts/useWidth';
 import { useState } from 'react';
 import { Refusal, type Schema } from '../../api/client';
 import { cropDraft, useCrop, useCropColumns, useCropTrial, useRevertCrop, useSaveCrop } from './queries';
@@ -281,7 +282,7 @@ function Trial({
     onZone: (zone: string) => void;
     tried: boolean;
 }) {
-    const { ref, width } = useElementSize();
+    const { ref, width } = useWidth();
     const scale = yearScale(trial.starts, Math.max(300, (width || 700) - 112));
     const rows = trial.after.flatMap((after) => {
         const before = trial.before.find((b) => b.route === after.route);

@@ -118,17 +118,19 @@ function WorthTable({ zone }: { zone: string }) {
                         ? { name: say(`worth.column-${column}`), measure: MEASURES[column] }
                         : say(`worth.column-${column}`),
                 )}
-                rows={rows.map((row) => [
-                    nameOf(row),
-                    row.on,
-                    row.days,
-                    row.share,
-                    COLUMNS.kilograms(row),
-                    COLUMNS.stems(row),
-                    row.price,
-                    rounded(COLUMNS.money(row)),
-                    row.thirst && say(`worth.thirst-${row.thirst}`),
-                ])}
+                rows={() =>
+                    rows.map((row) => [
+                        nameOf(row),
+                        row.on,
+                        row.days,
+                        row.share,
+                        COLUMNS.kilograms(row),
+                        COLUMNS.stems(row),
+                        row.price,
+                        rounded(COLUMNS.money(row)),
+                        row.thirst && say(`worth.thirst-${row.thirst}`),
+                    ])
+                }
             />
         </>
     );

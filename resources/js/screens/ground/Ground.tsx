@@ -258,20 +258,22 @@ function Numbers({ zone, beds, year }: { zone: string; beds: GroundBed[]; year: 
                         ? { name: say('ground.column-metres'), measure: 'm' }
                         : say(`ground.column-${column}`),
                 )}
-                rows={beds.flatMap((bed) =>
-                    shown(bed.stays, year.from, year.to).map((stay) => [
-                        `${bed.garden}, ${bed.name}`,
-                        stay.name,
-                        stay.variety,
-                        say(`ground.kind-${stay.kind}`),
-                        stay.from,
-                        stay.first,
-                        stay.to,
-                        stay.metres,
-                        stay.family,
-                        stay.pinned ? say('ground.yes') : '',
-                    ]),
-                )}
+                rows={() =>
+                    beds.flatMap((bed) =>
+                        shown(bed.stays, year.from, year.to).map((stay) => [
+                            `${bed.garden}, ${bed.name}`,
+                            stay.name,
+                            stay.variety,
+                            say(`ground.kind-${stay.kind}`),
+                            stay.from,
+                            stay.first,
+                            stay.to,
+                            stay.metres,
+                            stay.family,
+                            stay.pinned ? say('ground.yes') : '',
+                        ]),
+                    )
+                }
             />
         </>
     );

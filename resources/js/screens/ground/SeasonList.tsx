@@ -55,7 +55,7 @@ export function SeasonList({ zone, beds, year }: { zone: string; beds: GroundBed
                 name={say('ground.seed-order')}
                 file={`${zone}-seed-${year.from.slice(0, 4)}`}
                 columns={['crop', 'plants', 'seeds', 'grams'].map((column) => say(`ground.order-${column}`))}
-                rows={order(planned.map(({ stay }) => stay))}
+                rows={() => order(planned.map(({ stay }) => stay))}
             />
         </section>
     );

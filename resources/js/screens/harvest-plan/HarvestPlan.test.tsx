@@ -110,10 +110,12 @@ describe('The harvest plan', () => {
         expect(said.textContent).toContain('about 12 a plant; cut fully open; keeps about 8 days in the vase.');
         expect(screen.getByText(/Zinnia, 20 stems a week/)).toBeTruthy();
         fireEvent.click(screen.getByText(/Week by week/));
-        const rows = [...document.querySelectorAll('details:last-of-type tbody tr')].map((row) =>
-            [...row.children].map((cell) => cell.textContent),
-        );
-        expect(rows).toEqual([
+        const rows = () =>
+            [...document.querySelectorAll('details:last-of-type tbody tr')].map((row) =>
+                [...row.children].map((cell) => cell.textContent),
+            );
+        await waitFor(() => expect(rows()).not.toEqual([]));
+        expect(rows()).toEqual([
             ['Zinnia', '04-18', '0', '0', '0', '0', '0', '0', '0'],
             ['Zinnia', '04-25', '20', '0', '20', '40', '0', '8', '20'],
         ]);

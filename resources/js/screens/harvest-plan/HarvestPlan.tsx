@@ -209,17 +209,19 @@ function Sowings({ zone, supplied, by, on }: { zone: string; supplied: Supplied[
                     ? { name: say('harvest-plan.column-metres'), measure: 'm' }
                     : say(`harvest-plan.column-${column}`),
             )}
-            rows={supplied.flatMap(({ want, data }) =>
-                (data?.[by].sowings ?? []).map((sowing) => [
-                    crops?.find((crop) => crop.slug === want.crop)?.name ?? want.crop,
-                    sowing.on,
-                    dayAfter(sowing.first),
-                    dayAfter(sowing.last),
-                    sowing.metres,
-                    sowing.seeds,
-                    sowing.grams,
-                ]),
-            )}
+            rows={() =>
+                supplied.flatMap(({ want, data }) =>
+                    (data?.[by].sowings ?? []).map((sowing) => [
+                        crops?.find((crop) => crop.slug === want.crop)?.name ?? want.crop,
+                        sowing.on,
+                        dayAfter(sowing.first),
+                        dayAfter(sowing.last),
+                        sowing.metres,
+                        sowing.seeds,
+                        sowing.grams,
+                    ]),
+                )
+            }
         />
     );
 }
@@ -234,21 +236,23 @@ function Weeks({ zone, supplied, by, on }: { zone: string; supplied: Supplied[];
             columns={['crop', 'week', 'usual', 'low', 'middle', 'high', 'season-low', 'season', 'season-high'].map(
                 (column) => say(`harvest-plan.column-${column}`),
             )}
-            rows={supplied.flatMap((one) => {
-                const plan = one.data?.[by];
-                if (!plan) return [];
-                const { season } = plan;
-                const lines = [plan.low, plan.middle, plan.high, season?.low, season?.middle, season?.high].map(
-                    (line) => line && weeksOf(line, one.want.amount),
-                );
-                return weekly(one, by, new Set()).map((amount, week) => [
-                    crops?.find((crop) => crop.slug === one.want.crop)?.name ?? one.want.crop,
-                    monthDay(wrap(yearDay(on) + week * 7)),
-                    ...[amount, ...lines.map((line) => line?.[week] ?? null)].map((value) =>
-                        value === null ? null : Math.round(100 * value) / 100,
-                    ),
-                ]);
-            })}
+            rows={() =>
+                supplied.flatMap((one) => {
+                    const plan = one.data?.[by];
+                    if (!plan) return [];
+                    const { season } = plan;
+                    const lines = [plan.low, plan.middle, plan.high, season?.low, season?.middle, season?.high].map(
+                        (line) => line && weeksOf(line, one.want.amount),
+                    );
+                    return weekly(one, by, new Set()).map((amount, week) => [
+                        crops?.find((crop) => crop.slug === one.want.crop)?.name ?? one.want.crop,
+                        monthDay(wrap(yearDay(on) + week * 7)),
+                        ...[amount, ...lines.map((line) => line?.[week] ?? null)].map((value) =>
+                            value === null ? null : Math.round(100 * value) / 100,
+                        ),
+                    ]);
+                })
+            }
         />
     );
 }

@@ -105,9 +105,11 @@ export function IndicatorPlants() {
                         say('indicator-plants.column-sum'),
                         { name: say('indicator-plants.column-soil'), measure: 'celsius' },
                     ]}
-                    rows={cues.flatMap((cue) =>
-                        cue.years.map((year) => [cue.plant, cue.stage, year.on, degreeDays(year.sum), year.soil]),
-                    )}
+                    rows={() =>
+                        cues.flatMap((cue) =>
+                            cue.years.map((year) => [cue.plant, cue.stage, year.on, degreeDays(year.sum), year.soil]),
+                        )
+                    }
                 />
             </main>
             <aside aria-label={say('indicator-plants.write')}>

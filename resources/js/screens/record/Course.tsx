@@ -79,14 +79,16 @@ export function Course({ zone, data }: { zone: string; data: ClimateData }) {
                         say('common.1-year-in-2'),
                         say('course.4-years-in-5'),
                     ]}
-                    rows={climate.sites.flatMap((s) =>
-                        s.soil_dates.map((date) => [
-                            s.site,
-                            date.celsius,
-                            date.one_year_in_two,
-                            date.four_years_in_five,
-                        ]),
-                    )}
+                    rows={() =>
+                        climate.sites.flatMap((s) =>
+                            s.soil_dates.map((date) => [
+                                s.site,
+                                date.celsius,
+                                date.one_year_in_two,
+                                date.four_years_in_five,
+                            ]),
+                        )
+                    }
                 />
             </div>
             <div>
@@ -241,18 +243,20 @@ function Numbers({ zone, ruler, climate, site, course }: ClimateData & { zone: s
                 { name: say('course.maximum', { year: course?.year ?? '' }), measure: 'celsius' },
                 { name: say('course.soil', { year: course?.year ?? '' }), measure: 'celsius' },
             ]}
-            rows={ruler.day_length.map((hours, d) => [
-                monthDay(d + 1),
-                climate.normals.minimum[d] ?? null,
-                climate.normals.maximum[d] ?? null,
-                site.soil[d] ?? null,
-                hours,
-                climate.twilight[d] ?? null,
-                climate.radiation[d] ?? null,
-                course?.minimum[d] ?? null,
-                course?.maximum[d] ?? null,
-                course?.soil[d] ?? null,
-            ])}
+            rows={() =>
+                ruler.day_length.map((hours, d) => [
+                    monthDay(d + 1),
+                    climate.normals.minimum[d] ?? null,
+                    climate.normals.maximum[d] ?? null,
+                    site.soil[d] ?? null,
+                    hours,
+                    climate.twilight[d] ?? null,
+                    climate.radiation[d] ?? null,
+                    course?.minimum[d] ?? null,
+                    course?.maximum[d] ?? null,
+                    course?.soil[d] ?? null,
+                ])
+            }
         />
     );
 }

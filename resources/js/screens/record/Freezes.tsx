@@ -147,9 +147,11 @@ function Numbers({ zone, ruler, climate }: ClimateData & { zone: string }) {
                     say('freezes.last-freeze'),
                     say('freezes.first-freeze'),
                 ]}
-                rows={climate.thresholds.flatMap((t) =>
-                    t.seasons.map((season) => [t.celsius, season.season, season.last_date, season.first_date]),
-                )}
+                rows={() =>
+                    climate.thresholds.flatMap((t) =>
+                        t.seasons.map((season) => [t.celsius, season.season, season.last_date, season.first_date]),
+                    )
+                }
             />
             <DataTable
                 name={say('freezes.freezes-to-come-and-freezes')}
@@ -162,11 +164,13 @@ function Numbers({ zone, ruler, climate }: ClimateData & { zone: string }) {
                         say('freezes.has-come-at', { limit: inCelsius(t.celsius) }),
                     ]),
                 ]}
-                rows={Array.from({ length: 365 }, (_, i) => [
-                    monthDay(i + 1),
-                    ruler.seasons,
-                    ...climate.thresholds.flatMap((t) => [t.to_come[i] ?? 0, t.has_come[i] ?? 0]),
-                ])}
+                rows={() =>
+                    Array.from({ length: 365 }, (_, i) => [
+                        monthDay(i + 1),
+                        ruler.seasons,
+                        ...climate.thresholds.flatMap((t) => [t.to_come[i] ?? 0, t.has_come[i] ?? 0]),
+                    ])
+                }
             />
         </>
     );
@@ -182,7 +186,7 @@ function OnRecord({ zone, climate }: { zone: string; climate: ClimateData['clima
                 name={say('freezes.days-on-record')}
                 file={`${zone}-completeness`}
                 columns={['year', ...Array.from({ length: 12 }, (_, i) => monthInWords(i + 1))]}
-                rows={climate.completeness.map((year) => [year.year, ...year.months])}
+                rows={() => climate.completeness.map((year) => [year.year, ...year.months])}
             />
         </>
     );

@@ -169,16 +169,18 @@ function Numbers({ zone, rain }: { zone: string; rain: Sheet }) {
                     { name: say('rain.rain'), measure: 'mm' },
                     { name: say('rain.air-takes'), measure: 'mm' },
                 ]}
-                rows={rain.weeks.map((week) => [week.first, week.rain, week.et0])}
+                rows={() => rain.weeks.map((week) => [week.first, week.rain, week.et0])}
             />
             <DataTable
                 name={say('rain.first-workable-by-year')}
                 file={`${zone}-first-workable-day`}
                 columns={[say('rain.year'), ...rain.grounds.map((ground) => groundName(ground.ground))]}
-                rows={Object.keys(rain.grounds[0]?.years ?? {}).map((year) => [
-                    Number(year),
-                    ...rain.grounds.map((ground) => (ground.years as Record<string, string | null>)[year] ?? null),
-                ])}
+                rows={() =>
+                    Object.keys(rain.grounds[0]?.years ?? {}).map((year) => [
+                        Number(year),
+                        ...rain.grounds.map((ground) => (ground.years as Record<string, string | null>)[year] ?? null),
+                    ])
+                }
             />
         </>
     );

@@ -108,7 +108,7 @@ function Found({ zone, found }: { zone: string; found: Calibration }) {
                         { name: say('readings.model-before'), measure: 'celsius' },
                         { name: say('readings.model-after'), measure: 'celsius' },
                     ]}
-                    rows={found.points.map((p) => [p.date, p.reading, p.before, p.after])}
+                    rows={() => found.points.map((p) => [p.date, p.reading, p.before, p.after])}
                 />
             </div>
             <div>

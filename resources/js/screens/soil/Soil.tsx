@@ -53,18 +53,20 @@ export function Soil() {
                                 say('soil.column-by'),
                                 say('soil.column-state'),
                             ]}
-                            rows={data.spots.flatMap((one) =>
-                                one.readings.map((reading) => [
-                                    one.name,
-                                    reading.on,
-                                    reading.hour,
-                                    100 * reading.depth,
-                                    reading.celsius,
-                                    reading.within,
-                                    reading.author,
-                                    say(reading.withdrawn ? 'soil.withdrawn' : `soil.source-${reading.source}`),
-                                ]),
-                            )}
+                            rows={() =>
+                                data.spots.flatMap((one) =>
+                                    one.readings.map((reading) => [
+                                        one.name,
+                                        reading.on,
+                                        reading.hour,
+                                        100 * reading.depth,
+                                        reading.celsius,
+                                        reading.within,
+                                        reading.author,
+                                        say(reading.withdrawn ? 'soil.withdrawn' : `soil.source-${reading.source}`),
+                                    ]),
+                                )
+                            }
                         />
                     </>
                 )}

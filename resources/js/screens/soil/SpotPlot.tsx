@@ -1,4 +1,4 @@
-import { useElementSize } from '@mantine/hooks';
+import { useWidth } from '../../charts/useWidth';
 import { dateAfter, daysBetween, inShort } from '../../time/days';
 import { inCelsius } from '../../words/units';
 import { say, temperatureRange, temperatureTicks } from '../../words/words';
@@ -16,7 +16,7 @@ export function letter(index: number): string {
 
 /** The spots' readings of the last six weeks, each with its letter, over the model for open ground and the normal course. */
 export function SpotPlot({ data, days }: { data: SoilData; days: NonNullable<SoilData['days']> }) {
-    const { ref, width } = useElementSize();
+    const { ref, width } = useWidth();
     const wide = Math.max(320, width || 760);
     const marks = data.spots.flatMap((spot, i) =>
         spot.readings

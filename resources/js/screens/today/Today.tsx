@@ -380,19 +380,21 @@ function Table({ zone, data }: { zone: string; data: TodayData }) {
             name={say('today.all-acts')}
             file={`${zone}-${data.on}`}
             columns={columns.map((column) => say(`today.column-${column}`))}
-            rows={data.acts.map((act) => [
-                act.name,
-                say(`act.${act.act}`),
-                say(`pile.${act.pile}`),
-                act.until,
-                act.harvests,
-                act.of,
-                act.first?.[1] ?? null,
-                act.first_a_week_on,
-                act.slack,
-                act.reason && say(`outcome.${act.reason}.short`),
-                act.next && spanInWords(act.next),
-            ])}
+            rows={() =>
+                data.acts.map((act) => [
+                    act.name,
+                    say(`act.${act.act}`),
+                    say(`pile.${act.pile}`),
+                    act.until,
+                    act.harvests,
+                    act.of,
+                    act.first?.[1] ?? null,
+                    act.first_a_week_on,
+                    act.slack,
+                    act.reason && say(`outcome.${act.reason}.short`),
+                    act.next && spanInWords(act.next),
+                ])
+            }
         />
     );
 }

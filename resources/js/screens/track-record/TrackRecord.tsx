@@ -96,15 +96,17 @@ function Judged({
                         say('track-record.kept'),
                         say('track-record.years'),
                     ]}
-                    rows={kept.crops.map((crop) => [
-                        crop.name,
-                        say(`act.${crop.act}`),
-                        crop.runs,
-                        crop.harvests,
-                        crop.promised,
-                        crop.kept,
-                        crop.years,
-                    ])}
+                    rows={() =>
+                        kept.crops.map((crop) => [
+                            crop.name,
+                            say(`act.${crop.act}`),
+                            crop.runs,
+                            crop.harvests,
+                            crop.promised,
+                            crop.kept,
+                            crop.years,
+                        ])
+                    }
                 />
                 <HoldOrGo zone={zone} />
             </div>

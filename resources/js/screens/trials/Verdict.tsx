@@ -82,22 +82,24 @@ export function Verdict({ trial }: { trial: Trial }) {
                     const measure = MEASURES[column];
                     return measure ? { name, measure } : name;
                 })}
-                rows={trial.plots.map(({ wave, variety, repeat, bed, on, expected, sowing }) => [
-                    wave,
-                    variety,
-                    repeat,
-                    bed && `${bed.garden}, ${bed.name}`,
-                    on,
-                    expected?.first?.[1] ?? null,
-                    sowing?.days.set_out ?? sowing?.days.sown ?? null,
-                    sowing?.days.up ?? null,
-                    sowing?.days.first_picked ?? null,
-                    sowing?.days.last_picked ?? null,
-                    sowing?.days.lost ?? null,
-                    sowing?.metres ?? null,
-                    sowing?.kilograms ?? null,
-                    sowing?.stems ?? null,
-                ])}
+                rows={() =>
+                    trial.plots.map(({ wave, variety, repeat, bed, on, expected, sowing }) => [
+                        wave,
+                        variety,
+                        repeat,
+                        bed && `${bed.garden}, ${bed.name}`,
+                        on,
+                        expected?.first?.[1] ?? null,
+                        sowing?.days.set_out ?? sowing?.days.sown ?? null,
+                        sowing?.days.up ?? null,
+                        sowing?.days.first_picked ?? null,
+                        sowing?.days.last_picked ?? null,
+                        sowing?.days.lost ?? null,
+                        sowing?.metres ?? null,
+                        sowing?.kilograms ?? null,
+                        sowing?.stems ?? null,
+                    ])
+                }
             />
         </>
     );

@@ -28,17 +28,19 @@ export function DossierTables({
                     say('dossier-tables.days-to-first-harvest'),
                     say('dossier-tables.days-to-the-end'),
                 ]}
-                rows={runs.map((run) => [run.year, say(`outcome.${run.outcome}`), run.up, run.harvest, run.end])}
+                rows={() => runs.map((run) => [run.year, say(`outcome.${run.outcome}`), run.up, run.harvest, run.end])}
             />
             <DataTable
                 name={say('dossier-tables.every-sow-day')}
                 file={`${name}-${route.route}`}
                 columns={['day', 'reliability', ...Object.keys(route.ribbon.outcomes)]}
-                rows={route.ribbon.reliability.map((share, i) => [
-                    monthDay(i + 1),
-                    share,
-                    ...Object.values(route.ribbon.outcomes).map((counts) => counts[i] ?? 0),
-                ])}
+                rows={() =>
+                    route.ribbon.reliability.map((share, i) => [
+                        monthDay(i + 1),
+                        share,
+                        ...Object.values(route.ribbon.outcomes).map((counts) => counts[i] ?? 0),
+                    ])
+                }
             />
         </>
     );

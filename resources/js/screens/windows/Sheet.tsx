@@ -1,5 +1,13 @@
-import { useElementSize } from '@mantine/hooks';
-import { useCallback, useEffect, useMemo, useRef, useState, type MouseEvent, type RefObject } from 'react';
+import {
+    startTransition,
+    useCallback,
+    useEffect,
+    useMemo,
+    useRef,
+    useState,
+    type MouseEvent,
+    type RefObject,
+} from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { Windows } from './queries';
 import { useGround } from '../../api/sites';
@@ -8,6 +16,7 @@ import { DataTable } from '../../charts/DataTable';
 import { Hatches } from '../../charts/Hatches';
 import { dayAt } from '../../charts/pointer';
 import { YearsWorkable } from '../../charts/RainChart';
+import { useWidth } from '../../charts/useWidth';
 import { CursorLine, DateCursor, RULER_HEIGHT, YearRuler } from '../../charts/YearRuler';
 import { useDateCursor } from '../../time/cursor';
 import { monthDay, spanInWords } from '../../time/days';
@@ -28,7 +37,7 @@ import { useCrops } from '../../api/crops';
 /** Room right of the scale, px. */
 const RIGHT = 6;
 
-/** Rows within this many pixels of the visible part are drawn, so all crops scroll smoothly. */
+/** Rows within this many pixels of the visible part are drawn, so all crops scroll smoothly; those out of sight come a moment later. */
 const AHEAD = 700;
 
 /** Heights of the tools over the ruler and of the legend under the rows, px. */
@@ -241,7 +250,8 @@ function Rows({
     open: (crop: string | null) => void;
     walk: (to: number) => void;
 }) {
-    const { ref, width } = useElementSize();
+    const { ref, width } = useWidth();
+    const ahead = useAhead();
     const height = RULER_HEIGHT + (workable ? WORKABLE : 0);
     const scale = useMemo(
         () => yearScale(data.ruler.starts, Math.max(280, (width || 960) - LABELS - RIGHT)),
@@ -257,6 +267,7 @@ function Rows({
     });
     const toggle = useCallback((crop: string) => open(latest.current === crop ? null : crop), [open]);
     const stop = rows.crops.find(({ crop }) => crop.slug === chosen) ?? rows.crops[0];
+    const drawn = width === null ? [] : rows.crops;
     return (
         <div ref={ref}>
             <svg
@@ -268,23 +279,25 @@ function Rows({
                 aria-label={say('windows.the-year-here-chance-of')}
             >
                 <rect width="100%" height={height} fill="var(--paper)" />
-                <g transform={`translate(${LABELS} 0)`}>
-                    <YearRuler scale={scale} ruler={data.ruler} labels={LABELS} />
-                    {workable && (
-                        <g transform={`translate(0 ${RULER_HEIGHT - 2})`}>
-                            <text className="quiet" x={-10} y={11} textAnchor="end" fontSize="11">
-                                {say('windows.workable')}
-                            </text>
-                            <YearsWorkable
-                                scale={scale}
-                                starts={data.ruler.starts}
-                                share={workable}
-                                height={WORKABLE - 3}
-                            />
-                        </g>
-                    )}
-                    <DateCursor scale={scale} day={day} height={height} label={monthDay(day)} />
-                </g>
+                {width !== null && (
+                    <g transform={`translate(${LABELS} 0)`}>
+                        <YearRuler scale={scale} ruler={data.ruler} labels={LABELS} />
+                        {workable && (
+                            <g transform={`translate(0 ${RULER_HEIGHT - 2})`}>
+                                <text className="quiet" x={-10} y={11} textAnchor="end" fontSize="11">
+                                    {say('windows.workable')}
+                                </text>
+                                <YearsWorkable
+                                    scale={scale}
+                                    starts={data.ruler.starts}
+                                    share={workable}
+                                    height={WORKABLE - 3}
+                                />
+                            </g>
+                        )}
+                        <DateCursor scale={scale} day={day} height={height} label={monthDay(day)} />
+                    </g>
+                )}
             </svg>
             <div className="rows" style={{ height: Math.max(rows.height, 40) }}>
                 <svg
@@ -300,8 +313,8 @@ function Rows({
                             {group}
                         </text>
                     ))}
-                    {rows.crops
-                        .filter(({ y, height }) => y + height > seen.top - AHEAD && y < seen.top + seen.height + AHEAD)
+                    {drawn
+                        .filter(({ y, height }) => y + height > seen.top - ahead && y < seen.top + seen.height + ahead)
                         .map(({ crop, y, height }) => (
                             <CropRow
                                 key={crop.slug}
@@ -323,6 +336,13 @@ function Rows({
     );
 }
 
+/** Nothing ahead at first, so what is in sight is there sooner. */
+function useAhead(): number {
+    const [ahead, setAhead] = useState(0);
+    useEffect(() => startTransition(() => setAhead(AHEAD)), []);
+    return ahead;
+}
+
 function MonthRules({ scale, height }: { scale: YearScale; height: number }) {
     return (
         <g transform={`translate(${LABELS} 0)`}>
@@ -339,15 +359,17 @@ function AllWindows({ zone, crops }: { zone: string; crops: Crop[] }) {
             name={say('windows.all-windows')}
             file={`${zone}-windows`}
             columns={['crop', 'act', 'windows', 'under-cover', 'by'].map((column) => say(`windows.column.${column}`))}
-            rows={crops.flatMap((crop) =>
-                crop.routes.map((route) => [
-                    crop.name,
-                    say(`act.${route.act}`),
-                    route.windows.map(spanInWords).join(', ') || say('common.no-window-here'),
-                    route.under_cover.map(spanInWords).join(', '),
-                    crop.school,
-                ]),
-            )}
+            rows={() =>
+                crops.flatMap((crop) =>
+                    crop.routes.map((route) => [
+                        crop.name,
+                        say(`act.${route.act}`),
+                        route.windows.map(spanInWords).join(', ') || say('common.no-window-here'),
+                        route.under_cover.map(spanInWords).join(', '),
+                        crop.school,
+                    ]),
+                )
+            }
         />
     );
 }

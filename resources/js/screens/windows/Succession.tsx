@@ -95,15 +95,19 @@ export function Succession({
                             say('succession.column-pick-to'),
                             { name: say('succession.column-metres'), measure: 'm' },
                         ]}
-                        rows={(['even', 'fixed'] as const).flatMap((plan) =>
-                            data[plan].sowings.map((sowing) => [
-                                say(plan === 'even' ? 'succession.even' : 'succession.fixed', { days: data.interval }),
-                                sowing.on,
-                                dayAfter(on, sowing.first),
-                                dayAfter(on, sowing.last),
-                                sowing.metres,
-                            ]),
-                        )}
+                        rows={() =>
+                            (['even', 'fixed'] as const).flatMap((plan) =>
+                                data[plan].sowings.map((sowing) => [
+                                    say(plan === 'even' ? 'succession.even' : 'succession.fixed', {
+                                        days: data.interval,
+                                    }),
+                                    sowing.on,
+                                    dayAfter(on, sowing.first),
+                                    dayAfter(on, sowing.last),
+                                    sowing.metres,
+                                ]),
+                            )
+                        }
                     />
                 </>
             )}
