@@ -77,24 +77,32 @@ final class PublishEdition
                 $from,
                 $zone->office->second_signature,
             );
-            $waits = $edition->isWaiting($zone->today());
             Objection::toDraftOf($zone)->update(['edition_id' => $edition->id]);
-            $publication = Publication::query()->create([
-                'zone_id' => $zone->id,
-                'user_id' => $user->id,
-                'edition_id' => $edition->id,
-                'idempotency_key' => $sentAs,
-                'idempotency_hash' => Publication::hashOf($content),
-                'state' => $waits ? PublicationState::Waiting : PublicationState::Queued,
-                'answers' => $answered,
-            ]);
+            $publication = $this->publication($zone, $user, $edition, $sentAs, $content, $answered);
             Change::record('published', $edition, $user, [], ['from' => $on->iso()], $note);
-            if (! $waits) {
+            if ($publication->state === PublicationState::Queued) {
                 event(new EditionFrozen($edition->id));
             }
 
             return $publication;
         });
+    }
+
+    /**
+     * @param  array<string, mixed>  $content  what was sent, so that the same sent again is recognized
+     * @param  list<array<string, mixed>>  $answered
+     */
+    private function publication(Zone $zone, User $user, Edition $edition, string $sentAs, array $content, array $answered): Publication
+    {
+        return Publication::query()->create([
+            'zone_id' => $zone->id,
+            'user_id' => $user->id,
+            'edition_id' => $edition->id,
+            'idempotency_key' => $sentAs,
+            'idempotency_hash' => Publication::hashOf($content),
+            'state' => $edition->isWaiting($zone->today()) ? PublicationState::Waiting : PublicationState::Queued,
+            'answers' => $answered,
+        ]);
     }
 
     /** @param  array<string, string>  $noteIn  by language */

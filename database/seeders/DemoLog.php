@@ -189,6 +189,12 @@ final class DemoLog
         $this->onions($zone, $volunteer, $educator);
         $this->beet($zone, $educator);
         $this->sightings($zone, $volunteer);
+        $this->plan($zone, $educator);
+    }
+
+    /** What the season is to bring: plantings in the beds, a harvest plan, and what crops sell for. */
+    private function plan(Zone $zone, User $educator): void
+    {
         $this->plantings->execute(
             $zone,
             $educator,

@@ -68,7 +68,9 @@ class DeskTest extends BrowserTestCase
     {
         $this->browser->driver->executeScript('document.querySelectorAll("details").forEach((d) => (d.open = true))');
         $this->browser->until(
-            fn (): bool => $this->browser->driver->executeScript('return document.querySelector("details.behind:not(:has(table))") === null'),
+            fn (): bool => $this->browser->driver->executeScript(
+                'return document.querySelector("details.behind:not(:has(table))") === null',
+            ),
             'A table was not filled.',
         );
         $text = (string) $this->browser->driver->executeScript(
