@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { say } from '../../words/words';
 import type { SeasonAct } from './queries';
 import { SeasonRibbon } from './SeasonRibbon';
@@ -12,11 +13,19 @@ export function keyOf(act: SeasonAct): string {
 }
 
 /** One task: its name, its ribbon of the coming nine weeks, and its meaning in a sentence. */
-export function ActRow({ act, chosen, onChoose }: { act: SeasonAct; chosen: boolean; onChoose: () => void }) {
+export const ActRow = memo(function ActRow({
+    act,
+    chosen,
+    onChoose,
+}: {
+    act: SeasonAct;
+    chosen: boolean;
+    onChoose: (act: SeasonAct) => void;
+}) {
     return (
-        <tr id={`act-${keyOf(act)}`} className={chosen ? 'chosen' : undefined} onClick={onChoose}>
+        <tr id={`act-${keyOf(act)}`} className={chosen ? 'chosen' : undefined} onClick={() => onChoose(act)}>
             <th scope="row">
-                <button type="button" className="name" aria-pressed={chosen} onClick={onChoose}>
+                <button type="button" className="name" aria-pressed={chosen} onClick={() => onChoose(act)}>
                     {act.name}
                 </button>
             </th>
@@ -38,4 +47,4 @@ export function ActRow({ act, chosen, onChoose }: { act: SeasonAct; chosen: bool
             <td>{sentence(act)}</td>
         </tr>
     );
-}
+});

@@ -1,6 +1,6 @@
 import { Term } from '../../way/Term';
 import { Checkbox, NativeSelect, SegmentedControl, TextInput } from '@mantine/core';
-import { useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { DataTable } from '../../charts/DataTable';
 import { Hatches } from '../../charts/Hatches';
@@ -18,6 +18,7 @@ import { useZone } from '../../api/zones';
 import { Action } from '../../ui/Action';
 import { useKeys } from '../../ui/keyboard';
 import { Problem } from '../../ui/Problem';
+import { useInSightFirst } from '../../ui/useInSightFirst';
 import { SiteChoice } from '../../ui/SiteChoice';
 import { readiness } from '../../time/season';
 import { isStandard, STANDARDS } from '../../words/standards';
@@ -40,7 +41,11 @@ import { isCalled } from '../../words/search';
 import { useCrops } from '../../api/crops';
 
 const PILES = ['last-chance', 'go', 'hold-a-week', 'hold', 'fair-chance'] as const;
+/** At most so many rows fit on a screen before anybody scrolls. */
+const IN_SIGHT = 30;
 const ACTS = ['', 'sow-outdoors', 'plant', 'set-out', 'start-under-cover'];
+
+const siteOf = (params: URLSearchParams) => Number(params.get('site')) || undefined;
 
 /** Every seed packet in its group, in this season as it is; for another date by the record alone. */
 export function Today() {
@@ -49,7 +54,7 @@ export function Today() {
     const standard = params.get('standard');
     const on = params.get('on') ?? '';
     const view = {
-        site: Number(params.get('site')) || undefined,
+        site: siteOf(params),
         standard: isStandard(standard) ? standard : undefined,
         on: /^\d\d-\d\d$/.test(on) ? on : undefined,
     };
@@ -62,6 +67,12 @@ export function Today() {
         else next.set(key, value);
         setParams(next, { replace: true });
     };
+    const latest = useRef(set);
+    useEffect(() => {
+        latest.current = set;
+    });
+    const choose = useCallback((act: SeasonAct) => latest.current('of', keyOf(act)), []);
+    const all = useInSightFirst();
     const { data: book } = useCrops();
     const names = useMemo(() => new Map(book?.map((crop) => [crop.slug, crop.names])), [book]);
     const { data: packets } = usePackets();
@@ -100,7 +111,7 @@ export function Today() {
         <div className="windows today">
             <Hatches />
             <main className="sheet">
-                <div className="tools">
+                <Tools zone={zone} data={data} params={params} set={set}>
                     <TextInput
                         ref={find}
                         size="xs"
@@ -110,35 +121,7 @@ export function Today() {
                         value={asked}
                         onChange={(event) => setAsked(event.currentTarget.value)}
                     />
-                    <NativeSelect
-                        size="xs"
-                        aria-label={say('today.which-acts')}
-                        value={params.get('act') ?? ''}
-                        onChange={(event) => set('act', event.currentTarget.value)}
-                        data={ACTS.map((act) => ({
-                            value: act,
-                            label: say(act === '' ? 'today.all-acts' : `act.${act}`),
-                        }))}
-                    />
-                    <SiteChoice zone={zone} site={view.site} onSite={(site) => set('site', site)} />
-                    <span className="hint">
-                        <Term of="confidence" />
-                    </span>
-                    <SegmentedControl
-                        size="xs"
-                        aria-label={say('common.standard-of-proof')}
-                        value={data.standard}
-                        onChange={(value) => set('standard', value)}
-                        data={STANDARDS}
-                    />
-                    <Checkbox
-                        size="xs"
-                        label={say('today.only-what-i-have')}
-                        checked={mine}
-                        onChange={(event) => set('mine', event.currentTarget.checked ? '1' : null)}
-                    />
-                    <OtherDate data={data} onDate={(date) => set('on', date)} />
-                </div>
+                </Tools>
                 <h2>
                     {inWords(data.on.slice(5))} <small>{position(data)}</small>
                 </h2>
@@ -146,12 +129,16 @@ export function Today() {
                 {data.by === 'season' && <GroundNow zone={zone} />}
                 {data.by === 'season' && <StandsAlready zone={zone} />}
                 {mine && packets?.length === 0 && <p>{say('today.you-have-nothing-yet')}</p>}
-                <Piles data={data} acts={acts} chosen={chosen} onChoose={(act) => set('of', keyOf(act))} />
-                {data.by === 'season' && <UnderWay zone={zone} today={data.today} />}
-                {data.by === 'season' && <WaterToday zone={zone} today={data.today} />}
-                <StillFits zone={zone} on={data.on} />
-                <Over acts={acts.filter((act) => act.pile === 'over')} on={data.on} zone={zone} />
-                <Table zone={zone} data={data} />
+                <Piles data={data} piled={all ? piled : piled.slice(0, IN_SIGHT)} chosen={chosen} onChoose={choose} />
+                {all && (
+                    <>
+                        {data.by === 'season' && <UnderWay zone={zone} today={data.today} />}
+                        {data.by === 'season' && <WaterToday zone={zone} today={data.today} />}
+                        <StillFits zone={zone} on={data.on} />
+                        <Over acts={acts.filter((act) => act.pile === 'over')} on={data.on} zone={zone} />
+                        <Table zone={zone} data={data} />
+                    </>
+                )}
             </main>
             <aside aria-live="polite" aria-label={say('today.reading')}>
                 {chosen ? (
@@ -160,6 +147,55 @@ export function Today() {
                     <Season zone={zone} data={data} />
                 )}
             </aside>
+        </div>
+    );
+}
+
+/** What is shown: which tasks, at which site, how sure, and on which day. */
+function Tools({
+    zone,
+    data,
+    params,
+    set,
+    children,
+}: {
+    zone: string;
+    data: TodayData;
+    params: URLSearchParams;
+    set: (key: string, value: string | null) => void;
+    children: ReactNode;
+}) {
+    return (
+        <div className="tools">
+            {children}
+            <NativeSelect
+                size="xs"
+                aria-label={say('today.which-acts')}
+                value={params.get('act') ?? ''}
+                onChange={(event) => set('act', event.currentTarget.value)}
+                data={ACTS.map((act) => ({
+                    value: act,
+                    label: say(act === '' ? 'today.all-acts' : `act.${act}`),
+                }))}
+            />
+            <SiteChoice zone={zone} site={siteOf(params)} onSite={(site) => set('site', site)} />
+            <span className="hint">
+                <Term of="confidence" />
+            </span>
+            <SegmentedControl
+                size="xs"
+                aria-label={say('common.standard-of-proof')}
+                value={data.standard}
+                onChange={(value) => set('standard', value)}
+                data={STANDARDS}
+            />
+            <Checkbox
+                size="xs"
+                label={say('today.only-what-i-have')}
+                checked={params.get('mine') === '1'}
+                onChange={(event) => set('mine', event.currentTarget.checked ? '1' : null)}
+            />
+            <OtherDate data={data} onDate={(date) => set('on', date)} />
         </div>
     );
 }
@@ -224,12 +260,13 @@ function OtherDate({ data, onDate }: { data: TodayData; onDate: (monthDay: strin
 
 function Piles({
     data,
-    acts,
+    piled,
     chosen,
     onChoose,
 }: {
     data: TodayData;
-    acts: SeasonAct[];
+    /** in the order of the piles */
+    piled: SeasonAct[];
     chosen: SeasonAct | undefined;
     onChoose: (act: SeasonAct) => void;
 }) {
@@ -256,7 +293,7 @@ function Piles({
                     </tr>
                 </thead>
                 {PILES.map((pile) => {
-                    const own = acts.filter((act) => act.pile === pile);
+                    const own = piled.filter((act) => act.pile === pile);
                     if (own.length === 0) return null;
                     return (
                         <tbody key={pile}>
@@ -266,12 +303,7 @@ function Piles({
                                 </th>
                             </tr>
                             {own.map((act) => (
-                                <ActRow
-                                    key={keyOf(act)}
-                                    act={act}
-                                    chosen={act === chosen}
-                                    onChoose={() => onChoose(act)}
-                                />
+                                <ActRow key={keyOf(act)} act={act} chosen={act === chosen} onChoose={onChoose} />
                             ))}
                         </tbody>
                     );

@@ -1,13 +1,4 @@
-import {
-    startTransition,
-    useCallback,
-    useEffect,
-    useMemo,
-    useRef,
-    useState,
-    type MouseEvent,
-    type RefObject,
-} from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState, type MouseEvent, type RefObject } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { Windows } from './queries';
 import { useGround } from '../../api/sites';
@@ -16,6 +7,7 @@ import { DataTable } from '../../charts/DataTable';
 import { Hatches } from '../../charts/Hatches';
 import { dayAt } from '../../charts/pointer';
 import { YearsWorkable } from '../../charts/RainChart';
+import { useInSightFirst } from '../../ui/useInSightFirst';
 import { useWidth } from '../../charts/useWidth';
 import { CursorLine, DateCursor, RULER_HEIGHT, YearRuler } from '../../charts/YearRuler';
 import { useDateCursor } from '../../time/cursor';
@@ -251,7 +243,7 @@ function Rows({
     walk: (to: number) => void;
 }) {
     const { ref, width } = useWidth();
-    const ahead = useAhead();
+    const ahead = useInSightFirst() ? AHEAD : 0;
     const height = RULER_HEIGHT + (workable ? WORKABLE : 0);
     const scale = useMemo(
         () => yearScale(data.ruler.starts, Math.max(280, (width || 960) - LABELS - RIGHT)),
@@ -334,13 +326,6 @@ function Rows({
             </div>
         </div>
     );
-}
-
-/** Nothing ahead at first, so what is in sight is there sooner. */
-function useAhead(): number {
-    const [ahead, setAhead] = useState(0);
-    useEffect(() => startTransition(() => setAhead(AHEAD)), []);
-    return ahead;
 }
 
 function MonthRules({ scale, height }: { scale: YearScale; height: number }) {
