@@ -48,7 +48,7 @@ export function Sheet({ zone, data, view }: { zone: string; data: Windows; view:
     const method = useChooseMethod(zone, setComputation);
     const find = useRef<HTMLInputElement>(null);
     const sheet = useRef<HTMLElement>(null);
-    const [seen, setSeen] = useState({ top: 0, height: 900 });
+    const [seen, setSeen] = useState({ top: 0, height: window.innerHeight - RULER_HEIGHT - TOOLS });
     const chosen = params.get('crop');
     const by = params.get('by') ?? 'family';
     const { data: book } = useCrops();
