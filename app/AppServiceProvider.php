@@ -18,6 +18,7 @@ use App\Log\FollowSowings;
 use App\Office\WaterRulesChanged;
 use App\Operations\DemoClockMoved;
 use App\People\Membership;
+use App\People\Token;
 use App\People\User;
 use App\Results\StartComputing;
 use App\Simulation\OutboxTransport;
@@ -45,7 +46,6 @@ use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\URL;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
-use Laravel\Sanctum\PersonalAccessToken;
 use Laravel\Sanctum\Sanctum;
 use PDO;
 
@@ -103,8 +103,9 @@ class AppServiceProvider extends ServiceProvider
         Model::shouldBeStrict(! $this->app->environment('production'));
         Mail::extend('outbox', static fn (): OutboxTransport => new OutboxTransport());
         // A token lets nobody in who may not log in.
+        Sanctum::usePersonalAccessTokenModel(Token::class);
         Sanctum::authenticateAccessTokensUsing(
-            static fn (PersonalAccessToken $token, bool $isValid): bool => $isValid &&
+            static fn (Token $token, bool $isValid): bool => $isValid &&
                 $token->tokenable instanceof User &&
                 $token->tokenable->isActive(),
         );

@@ -82,6 +82,7 @@ foreach (
         'person',
         'invitation',
         'login',
+        'token',
     ] as $numbered
 ) {
     Route::pattern($numbered, '[0-9]{1,18}');
@@ -126,7 +127,8 @@ Route::prefix('api')->group(static function (): void {
         Route::delete('profile/second-factor', [AccountController::class, 'endSecondFactor'])->middleware('throttle:links');
         Route::get('profile/tokens', [TokenController::class, 'index']);
         Route::post('profile/tokens', [TokenController::class, 'store'])->middleware('throttle:links');
-        Route::delete('profile/tokens/{token}', [TokenController::class, 'destroy'])->where('token', '[0-9]{1,18}');
+        Route::delete('profile/tokens/{token}', [TokenController::class, 'destroy']);
+        Route::post('profile/tokens/{token}/restoration', [TokenController::class, 'restore']);
         Route::delete('profile/logins/{login}', [AccountController::class, 'endLogin']);
         Route::put('profile', [ProfileController::class, 'update']);
         Route::get('attention', AttentionController::class);
@@ -224,11 +226,13 @@ Route::prefix('api')->group(static function (): void {
         Route::get('zones/{zone}/advisories', [AdvisoryController::class, 'index']);
         Route::post('zones/{zone}/advisories', [AdvisoryController::class, 'store']);
         Route::post('advisories/{advisory}/withdrawal', [AdvisoryController::class, 'withdraw']);
+        Route::delete('advisories/{advisory}/withdrawal', [AdvisoryController::class, 'reinstate']);
         Route::get('zones/{zone}/station-devices', [StationDeviceController::class, 'index']);
         Route::post('zones/{zone}/station-devices', [StationDeviceController::class, 'store']);
         Route::get('zones/{zone}/reported-corrections', [ReportedCorrectionController::class, 'index']);
         Route::post('zones/{zone}/reported-corrections', [ReportedCorrectionController::class, 'decide']);
         Route::delete('station-devices/{device}', [StationDeviceController::class, 'destroy']);
+        Route::post('station-devices/{device}/restoration', [StationDeviceController::class, 'restore']);
         Route::get('packets', [PacketController::class, 'index']);
         Route::put('packets/{crop}', [PacketController::class, 'update']);
         Route::get('shipped-crops', [ShippedCropController::class, 'index']);
@@ -247,6 +251,7 @@ Route::prefix('api')->group(static function (): void {
         Route::post('zones/{zone}/editions', [EditionController::class, 'store']);
         Route::get('zone-boundaries', [BoundaryController::class, 'index']);
         Route::post('zone-boundaries', [BoundaryController::class, 'store']);
+        Route::delete('zone-boundaries/{upload}', [BoundaryController::class, 'destroy'])->where('upload', '[A-Za-z0-9-]{8,64}');
         Route::get('translations', [TranslationController::class, 'index']);
         Route::put('translations', [TranslationController::class, 'update']);
         Route::get('outbox', OutboxController::class);

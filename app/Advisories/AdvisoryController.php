@@ -69,6 +69,13 @@ class AdvisoryController
         return new AdvisoryResource($publish->withdraw($advisory, $reason, $advisory->zone->today(), $request->user()));
     }
 
+    public function reinstate(Request $request, Advisory $advisory, PublishAdvisory $publish): AdvisoryResource
+    {
+        Gate::authorize('publish', $advisory->zone);
+
+        return new AdvisoryResource($publish->reinstate($advisory, $request->user() ?? abort(401)));
+    }
+
     private static function until(string $iso, Day $today): Day
     {
         try {

@@ -10,7 +10,7 @@ use App\People\User;
 use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
 
-/** Publishes an advisory, once however often it is sent; and withdraws one, with the reason. */
+/** Publishes an advisory, once however often it is sent; withdraws one, with the reason; and reinstates it. */
 final class PublishAdvisory
 {
     /** @param  list<array<string, mixed>>  $evidence  phrases */
@@ -57,6 +57,23 @@ final class PublishAdvisory
                 ->update(['withdrawn_on' => $on->iso(), 'withdrawn_by' => $user->name, 'withdrawn_why' => $reason]);
             if ($first === 1) {
                 Change::record('withdrawn', $advisory, $user, ['text' => $advisory->text], why: $reason);
+            }
+            event(new AdvisoriesChanged($advisory->zone_id));
+
+            return $advisory->refresh();
+        });
+    }
+
+    /** Puts a withdrawn advisory back on the pages, as if it had not been withdrawn. */
+    public function reinstate(Advisory $advisory, User $user): Advisory
+    {
+        return DB::transaction(static function () use ($advisory, $user): Advisory {
+            $first = Advisory::query()
+                ->whereKey($advisory->id)
+                ->whereNotNull('withdrawn_on')
+                ->update(['withdrawn_on' => null, 'withdrawn_by' => null, 'withdrawn_why' => null]);
+            if ($first === 1) {
+                Change::record('reinstated', $advisory, $user, [], ['text' => $advisory->text]);
             }
             event(new AdvisoriesChanged($advisory->zone_id));
 

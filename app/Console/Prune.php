@@ -10,8 +10,10 @@ use App\Gardener\PublicSite;
 use App\Log\LogPhoto;
 use App\Operations\FileStore;
 use App\People\Login;
+use App\People\Token;
 use App\Results\Result;
 use App\Results\ResultKind;
+use App\Stations\StationDevice;
 use App\Zones\Computation;
 use App\Zones\ComputationState;
 use App\Zones\Zone;
@@ -45,6 +47,8 @@ class Prune extends Command
         $sheets = $this->sheets();
         $this->unfinished();
         Login::forgetOld();
+        StationDevice::forgetEnded();
+        Token::forgetEnded();
         $this->line("put away: {$computations} computations, {$results} results, {$folders} folders, {$sheets} sheets");
 
         return self::SUCCESS;

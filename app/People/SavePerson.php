@@ -84,7 +84,7 @@ final class SavePerson
     /** Ends what lets somebody into this office: their tokens for it and, if no other office is open to them, their log-ins. */
     private static function closeTo(User $person): void
     {
-        $person->tokens()->where('office_id', OfficeInUse::one())->delete();
+        $person->tokens()->withTrashed()->where('office_id', OfficeInUse::one())->forceDelete();
         if (! $person->isActive()) {
             Login::endAll($person);
         }

@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace App\People;
 
 use App\Operations\OfficeInUse;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Support\Facades\DB;
 
-/** Creates and ends a person's tokens for programs. */
+/** Creates and ends a person's tokens for programs, and brings back one that was just ended. */
 final class SaveToken
 {
     /**
@@ -32,8 +33,22 @@ final class SaveToken
     {
         DB::transaction(static function () use ($user, $token): void {
             $own = $user->tokens()->where('office_id', OfficeInUse::one())->whereKey($token)->firstOrFail();
-            Change::record('token-ended', $user, $user, ['name' => $own->getAttribute('name')]);
+            Change::record('token-ended', $user, $user, ['name' => $own->name]);
             $own->delete();
+        });
+    }
+
+    /** @throws ModelNotFoundException if it ended too long ago, or is somebody else's */
+    public function restore(User $user, int $token): void
+    {
+        DB::transaction(static function () use ($user, $token): void {
+            $own = Token::undoable()
+                ->whereMorphedTo('tokenable', $user)
+                ->where('office_id', OfficeInUse::one())
+                ->whereKey($token)
+                ->firstOrFail();
+            $own->restore();
+            Change::record('token-restored', $user, $user, [], ['name' => $own->name]);
         });
     }
 }

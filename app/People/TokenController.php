@@ -9,9 +9,8 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Rules\Enum;
-use Laravel\Sanctum\PersonalAccessToken;
 
-/** A person's tokens for programs: created, shown once, listed, and ended. */
+/** A person's tokens for programs: created, shown once, listed, ended, and brought back. */
 class TokenController
 {
     /** Days for which a token can be valid. */
@@ -26,7 +25,7 @@ class TokenController
                 ->orderByDesc('id')
                 ->get()
                 ->map(
-                    static fn (PersonalAccessToken $token): array => [
+                    static fn (Token $token): array => [
                         'id' => $token->id,
                         'name' => $token->name,
                         'scopes' => $token->abilities,
@@ -58,6 +57,13 @@ class TokenController
     public function destroy(Request $request, int $token, SaveToken $save): JsonResponse
     {
         $save->end(self::user($request), $token);
+
+        return $this->index($request);
+    }
+
+    public function restore(Request $request, int $token, SaveToken $save): JsonResponse
+    {
+        $save->restore(self::user($request), $token);
 
         return $this->index($request);
     }

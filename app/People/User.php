@@ -21,7 +21,6 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 use Illuminate\Support\Carbon;
 use Laravel\Sanctum\HasApiTokens;
-use Laravel\Sanctum\PersonalAccessToken;
 use LogicException;
 
 /**
@@ -48,7 +47,7 @@ use LogicException;
  */
 class User extends Authenticatable implements HasLocalePreference
 {
-    /** @use HasApiTokens<PersonalAccessToken> */
+    /** @use HasApiTokens<Token> */
     use HasApiTokens;
 
     /** @use HasFactory<UserFactory> */

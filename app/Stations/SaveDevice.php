@@ -9,7 +9,7 @@ use App\People\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
-/** Connects a device to a station, and disconnects it. */
+/** Connects a device to a station, disconnects it, and reconnects one that was just disconnected. */
 final class SaveDevice
 {
     private const TOKEN_LENGTH = 40;
@@ -40,6 +40,15 @@ final class SaveDevice
         DB::transaction(static function () use ($device, $user): void {
             Change::record('disconnected', $device, $user);
             $device->delete();
+        });
+    }
+
+    /** With the token it had. */
+    public function restore(StationDevice $device, User $user): void
+    {
+        DB::transaction(static function () use ($device, $user): void {
+            $device->restore();
+            Change::record('reconnected', $device, $user);
         });
     }
 }

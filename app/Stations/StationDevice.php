@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stations;
 
+use App\Operations\EndsWithUndo;
 use App\Operations\OfficeThrough;
 use App\Operations\OfOffice;
 use Illuminate\Database\Eloquent\Model;
@@ -18,11 +19,13 @@ use Illuminate\Support\Carbon;
  * @property string $name
  * @property string $token_hash SHA-256 of its token, which is not stored
  * @property Carbon|null $reported_at
+ * @property Carbon|null $deleted_at when it was disconnected
  * @property-read Station $station
  */
 #[OfficeThrough('station_id', Station::class)]
 class StationDevice extends Model
 {
+    use EndsWithUndo;
     use OfOffice;
 
     protected $guarded = [];

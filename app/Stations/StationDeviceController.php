@@ -50,6 +50,15 @@ class StationDeviceController
         return $this->index($zone);
     }
 
+    public function restore(Request $request, int $device, SaveDevice $save): JsonResponse
+    {
+        $zone = StationDevice::query()->withTrashed()->findOrFail($device)->station->zone;
+        Gate::authorize('update', $zone);
+        $save->restore(StationDevice::undoable()->findOrFail($device), $request->user() ?? abort(401));
+
+        return $this->index($zone);
+    }
+
     /** @return array{id: int, station: int, name: string, reported_at: string|null} */
     private static function told(StationDevice $device): array
     {

@@ -16,6 +16,7 @@ use Illuminate\Support\Carbon;
  * @property int $zone_id
  * @property array{type: string, coordinates: list<list<list<array{float, float}>>>} $geometry GeoJSON
  * @property string $author
+ * @property string|null $upload key of the upload it came with; null: older than those
  * @property Carbon $created_at
  */
 #[OfficeThrough('zone_id', Zone::class)]

@@ -184,6 +184,7 @@ final class ContractTest extends TestCase
             ->json('data.id');
         $this->getJson('/api/zones/test-basin/advisories')->assertOk()->assertJsonPath('data.0.in_force', true);
         $this->postJson("/api/advisories/{$advisory}/withdrawal", ['reason' => 'It rained.'])->assertOk();
+        $this->deleteJson("/api/advisories/{$advisory}/withdrawal")->assertOk();
         $this->getJson('/api/zones/test-basin/reported-corrections')->assertOk();
         $this->postJson('/api/zones/test-basin/reported-corrections', ['ids' => [1], 'use' => false])->assertStatus(202);
         $device = $this->postJson('/api/zones/test-basin/station-devices', ['station' => $station['id'], 'name' => 'Mast'])
@@ -193,6 +194,7 @@ final class ContractTest extends TestCase
         $this->deleteJson("/api/station-devices/{$device}")
             ->assertOk()
             ->assertJsonPath('data', []);
+        $this->postJson("/api/station-devices/{$device}/restoration")->assertOk();
         $this->putJson('/api/packets/radish', ['has' => true])->assertOk();
         $this->getJson('/api/packets')
             ->assertOk()
@@ -401,7 +403,9 @@ final class ContractTest extends TestCase
         $this->getJson('/api/attention')->assertOk();
         $this->getJson('/api/attention?zone=test-basin')->assertOk();
         $this->getJson('/api/zone-boundaries')->assertOk()->assertJsonPath('data.0.rings', []);
-        $this->post('/api/zone-boundaries', ['file' => $this->textFile('{}')], ['Accept' => 'application/json'])->assertUnprocessable();
+        $nothing = ['file' => $this->textFile('{}'), 'key' => 'a-walk-1'];
+        $this->post('/api/zone-boundaries', $nothing, ['Accept' => 'application/json'])->assertUnprocessable();
+        $this->deleteJson('/api/zone-boundaries/a-walk-1')->assertNotFound();
         $this->postJson('/api/zones/test-basin/editions/1/signature')->assertUnprocessable();
         $this->postJson('/api/zones/test-basin/editions/1/withdrawal', ['reason' => 'A walk.'])->assertOk();
         $this->deleteJson('/api/session')->assertNoContent();
@@ -437,7 +441,9 @@ final class ContractTest extends TestCase
         $this->deleteJson('/api/profile/second-factor', ['current_password' => 'a good long password'])->assertOk();
         $this->postJson('/api/profile/tokens', ['name' => 'x', 'scopes' => ['read-zones'], 'days' => 30])->assertCreated();
         $this->getJson('/api/profile/tokens')->assertOk();
-        $this->deleteJson('/api/profile/tokens/'.$educator->tokens()->value('id'))->assertOk();
+        $token = $educator->tokens()->value('id');
+        $this->deleteJson("/api/profile/tokens/{$token}")->assertOk();
+        $this->postJson("/api/profile/tokens/{$token}/restoration")->assertOk();
         // TokenTest goes through these with a token.
         foreach (['', '/test-basin', '/test-basin/today', '/test-basin/windows', '/test-basin/windows/kale'] as $path) {
             $this->getJson("/api/programs/zones{$path}")->assertUnauthorized();

@@ -184,6 +184,7 @@ final class AccessTableTest extends TestCase
             'person' => $this->person(Role::Volunteer)->id,
             'invitation' => $invitation->id,
             'device' => $device->id,
+            'upload' => 'an-upload-1',
             'import' => $first('record_imports'),
             'computation' => $first('computations'),
             'publication' => $first('publications'),

@@ -10,6 +10,7 @@ use App\Console\TurnDay;
 use App\Editions\Edition;
 use App\Gardener\PublicSite;
 use App\Office\Office;
+use App\People\Change;
 use App\People\Role;
 use App\Simulation\SimulatedOutlook;
 use App\Simulation\SimulatedStation;
@@ -173,6 +174,16 @@ class AdvisoryTest extends TestCase
             ->assertJsonPath('data.withdrawn.reason', 'The cloud stayed.');
         self::assertStringContainsString('<s>Cover beans tonight.</s>', $this->page());
         self::assertStringContainsString('Withdrawn on 18 April 2026: The cloud stayed.', $this->page());
+        $this->actingAs($this->person(Role::Volunteer))->deleteJson("/api/advisories/{$id}/withdrawal")->assertForbidden();
+        $this->actingAs($this->person())
+            ->deleteJson("/api/advisories/{$id}/withdrawal")
+            ->assertOk()
+            ->assertJsonPath('data.withdrawn', null)
+            ->assertJsonPath('data.in_force', true);
+        $this->deleteJson("/api/advisories/{$id}/withdrawal")->assertOk();
+        self::assertStringContainsString('Cover beans tonight.', $this->page());
+        self::assertStringNotContainsString('The cloud stayed.', $this->page());
+        self::assertSame(1, Change::query()->where('act', 'reinstated')->count());
     }
 
     public function test_the_evidence_of_a_draft_is_the_servers_own_word(): void

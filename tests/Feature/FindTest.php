@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\People\Change;
 use App\People\Role;
 use App\Zones\Boundary;
 use App\Zones\BoundaryRefused;
@@ -41,7 +42,7 @@ final class FindTest extends TestCase
     }
 
     /** @return TestResponse<\Illuminate\Http\Response> */
-    private function bring(mixed $features): TestResponse
+    private function bring(mixed $features, ?string $key = null): TestResponse
     {
         return $this->post(
             '/api/zone-boundaries',
@@ -50,6 +51,7 @@ final class FindTest extends TestCase
                     (string) json_encode(['type' => 'FeatureCollection', 'features' => $features]),
                     'zones.geojson',
                 ),
+                'key' => $key ?? uniqid('boundaries-'),
             ],
             ['Accept' => 'application/json'],
         );
@@ -129,7 +131,8 @@ final class FindTest extends TestCase
         $this->bring([self::feature('low', self::square(-98.0, 46.7)), self::feature('LOW', self::square(-98.0, 46.7))])
             ->assertUnprocessable()
             ->assertJsonValidationErrors(['file' => 'make them one MultiPolygon']);
-        $this->post('/api/zone-boundaries', ['file' => $this->textFile('<kml/>')], ['Accept' => 'application/json'])
+        $other = ['file' => $this->textFile('<kml/>'), 'key' => 'a-file-of-maps'];
+        $this->post('/api/zone-boundaries', $other, ['Accept' => 'application/json'])
             ->assertUnprocessable()
             ->assertJsonValidationErrors(['file' => 'not GeoJSON with features']);
         $this->bring([self::feature('High', self::square(-97.7, 47.1)), self::feature('low', self::square(-98.0, 46.7))])
@@ -140,6 +143,33 @@ final class FindTest extends TestCase
         self::assertEqualsWithDelta(-98.15, $this->getJson('/api/zone-boundaries')->json('data.1.rings.0.0.0'), 1e-9);
         $this->actingAs($this->person(Role::Volunteer));
         $this->bring([self::feature('low', self::square(-98.0, 46.7))])->assertForbidden();
+    }
+
+    public function test_an_upload_of_boundaries_is_undone_unless_there_are_newer_ones(): void
+    {
+        $this->actingAs($this->person());
+        Zone::factory()->create(['name' => 'Low', 'slug' => 'low', 'latitude' => 46.7, 'longitude' => -98.0]);
+        Zone::factory()->create(['name' => 'High', 'slug' => 'high', 'latitude' => 47.1, 'longitude' => -97.7]);
+        $west = fn (): float => $this->getJson('/api/zone-boundaries')->json('data.1.rings.0.0.0');
+        $this->bring([self::feature('low', self::square(-98.0, 46.7))], 'first-upload')->assertOk();
+        $moved = [self::feature('low', self::square(-98.05, 46.7)), self::feature('high', self::square(-97.7, 47.1))];
+        $this->bring($moved, 'second-upload')->assertOk();
+        $this->bring($moved, 'second-upload')->assertOk();
+        self::assertSame(3, ZoneBoundary::query()->count(), 'the same upload again does nothing');
+        self::assertEqualsWithDelta(-98.15, $west(), 1e-9);
+        $this->deleteJson('/api/zone-boundaries/first-upload')
+            ->assertConflict()
+            ->assertJsonPath('message', 'Somebody has uploaded other boundaries since. Look at those on the map first.');
+        self::assertSame(3, ZoneBoundary::query()->count(), 'and nothing is undone');
+        $this->deleteJson('/api/zone-boundaries/second-upload')->assertOk()->assertJsonPath('data.0.rings', []);
+        self::assertEqualsWithDelta(-98.1, $west(), 1e-9);
+        $this->deleteJson('/api/zone-boundaries/second-upload')->assertNotFound();
+        $acts = Change::query()->orderBy('id')->pluck('act')->filter(static fn (string $act): bool => str_starts_with($act, 'boundary'));
+        self::assertSame(
+            ['boundary-set', 'boundary-set', 'boundary-set', 'boundary-undone', 'boundary-undone'],
+            $acts->values()->all(),
+        );
+        $this->actingAs($this->person(Role::Volunteer))->deleteJson('/api/zone-boundaries/first-upload')->assertForbidden();
     }
 
     public function test_height_counts_beside_distance_and_a_boundary_before_both(): void

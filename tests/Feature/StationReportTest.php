@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\People\Change;
 use App\People\Role;
 use App\Stations\RecordImport;
 use App\Stations\ReportedCorrection;
@@ -287,5 +288,31 @@ class StationReportTest extends TestCase
             ->assertJsonPath('data', []);
         $this->app['auth']->forgetGuards();
         $this->report($added['token'], "date,tmin_c,tmax_c\n2013-01-02,-4.0,3.0\n")->assertUnauthorized();
+        $again = "/api/station-devices/{$added['device']['id']}/restoration";
+        $this->actingAs($this->person(Role::Volunteer))->postJson($again)->assertForbidden();
+        $this->actingAs($this->person())->postJson($again)->assertOk()->assertJsonPath('data.0.name', 'Mast');
+        $this->postJson($again)->assertNotFound();
+        $this->app['auth']->forgetGuards();
+        $this->report($added['token'], "date,tmin_c,tmax_c\n2013-01-02,-4.0,3.0\n")->assertStatus(202);
+        self::assertSame(['connected', 'disconnected', 'reconnected'], $this->changesOfDevices());
+    }
+
+    public function test_a_device_that_was_disconnected_an_hour_ago_is_gone(): void
+    {
+        [$device] = (new SaveDevice())->add($this->station(), 'Mast');
+        $this->actingAs($this->person())->deleteJson("/api/station-devices/{$device->id}")->assertOk();
+        $this->travel(59)->minutes();
+        Artisan::call('anthesis:prune');
+        self::assertSame(1, StationDevice::query()->withTrashed()->count(), 'it can still be reconnected');
+        $this->travel(2)->minutes();
+        $this->postJson("/api/station-devices/{$device->id}/restoration")->assertNotFound();
+        Artisan::call('anthesis:prune');
+        self::assertSame(0, StationDevice::query()->withTrashed()->count());
+    }
+
+    /** @return list<string> */
+    private function changesOfDevices(): array
+    {
+        return Change::query()->where('subject', 'station_devices')->orderBy('id')->pluck('act')->all();
     }
 }

@@ -5,10 +5,11 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Log\LogEntry;
+use App\People\Change;
 use App\People\Role;
+use App\People\Token;
 use App\People\User;
 use Illuminate\Testing\TestResponse;
-use Laravel\Sanctum\PersonalAccessToken;
 use Tests\TestCase;
 
 /** Programs use a token, which does what it was made for and no more. */
@@ -57,7 +58,7 @@ final class TokenTest extends TestCase
         self::assertStringContainsString('|anthesis_', $token);
         $listed = $this->getJson('/api/profile/tokens')->assertOk()->json('data.0');
         self::assertSame(['Logger', ['read-zones'], null], [$listed['name'], $listed['scopes'], $listed['used']]);
-        self::assertStringNotContainsString(explode('|', $token)[1], (string) PersonalAccessToken::query()->get()->makeVisible('token'));
+        self::assertStringNotContainsString(explode('|', $token)[1], (string) Token::query()->get()->makeVisible('token'));
         $this->with($token, 'GET', '/api/programs/zones')->assertOk()->assertJsonPath('data.0.slug', 'test-basin');
         foreach (['', '/today', '/windows', '/windows/radish'] as $path) {
             $this->with($token, 'GET', "/api/programs/zones/test-basin{$path}")->assertOk();
@@ -67,7 +68,7 @@ final class TokenTest extends TestCase
             ->assertForbidden()
             ->assertJsonPath('message', 'This token may not do that. Make one that may in your profile.');
         self::assertSame(0, LogEntry::query()->count());
-        self::assertNotNull(PersonalAccessToken::query()->sole()->last_used_at);
+        self::assertNotNull(Token::query()->sole()->last_used_at);
     }
 
     public function test_a_log_token_writes_in_the_name_of_its_person_and_reads_nothing(): void
@@ -105,10 +106,21 @@ final class TokenTest extends TestCase
         $reads($token)->assertUnauthorized();
         $this->travelBack();
         $other = $this->person(Role::Volunteer);
-        $id = PersonalAccessToken::query()->sole()->id;
+        $id = Token::query()->sole()->id;
         $this->actingAs($other)->deleteJson("/api/profile/tokens/{$id}")->assertNotFound();
         $this->actingAs($this->person)->deleteJson("/api/profile/tokens/{$id}")->assertOk()->assertJsonPath('data', []);
         $reads($token)->assertUnauthorized();
+        $this->actingAs($other)->postJson("/api/profile/tokens/{$id}/restoration")->assertNotFound();
+        $this->actingAs($this->person)->postJson("/api/profile/tokens/{$id}/restoration")->assertOk()->assertJsonPath('data.0.id', $id);
+        $reads($token)->assertOk();
+        $this->actingAs($this->person)->deleteJson("/api/profile/tokens/{$id}")->assertOk();
+        $this->travel(61)->minutes();
+        $this->postJson("/api/profile/tokens/{$id}/restoration")->assertNotFound();
+        $this->travelBack();
+        self::assertSame(
+            ['token-made', 'token-ended', 'token-restored', 'token-ended'],
+            Change::query()->where('act', 'like', 'token-%')->orderBy('id')->pluck('act')->all(),
+        );
         $second = $this->actingAs($this->person)->token(['read-zones']);
         $this->person->memberships()->update(['deactivated_at' => now()]);
         $reads($second)->assertUnauthorized();
@@ -117,7 +129,7 @@ final class TokenTest extends TestCase
         $this->actingAs($this->person(Role::Administrator))
             ->deleteJson("/api/people/{$this->person->id}", ['keep_name' => true])
             ->assertNoContent();
-        self::assertSame(0, PersonalAccessToken::query()->count());
+        self::assertSame(0, Token::query()->withTrashed()->count());
     }
 
     public function test_what_a_token_may_do_and_how_long_has_to_be_said(): void
@@ -130,6 +142,6 @@ final class TokenTest extends TestCase
         $make([], 30)->assertUnprocessable()->assertJsonPath('errors.scopes.0', 'Choose what the program may do.');
         $make(['everything'], 30)->assertUnprocessable();
         $make(['read-zones'], 4000)->assertUnprocessable();
-        self::assertSame(0, PersonalAccessToken::query()->count());
+        self::assertSame(0, Token::query()->withTrashed()->count());
     }
 }

@@ -18,7 +18,7 @@ export function Account() {
             <SecondFactor account={account} />
             {!mustSetUp && (
                 <>
-                    <Name account={account} />
+                    <Name key={account.name} account={account} />
                     <Address account={account} />
                     <Password />
                     <Logins account={account} />

@@ -1,4 +1,4 @@
-import { screen } from '@testing-library/react';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { EDUCATOR, fakeServer, Refused, show } from '../../testing';
 import { Profile } from './Profile';
@@ -21,6 +21,52 @@ describe('The profile', () => {
         expect(screen.getByRole('button', { name: 'Log out' })).toBeTruthy();
         expect(screen.queryByLabelText('Units')).toBeNull();
         expect(screen.queryByText('Tokens for programs')).toBeNull();
+    });
+
+    it('saves a name, and undoes it', async () => {
+        let name = 'Wren';
+        const account = () => ({ ...ACCOUNT, name, second_factor: { on: false, demanded: false, recovery_codes: 0 } });
+        const asked = fakeServer({
+            'GET /api/session': EDUCATOR,
+            'GET /api/zones': [],
+            'GET /api/profile/account': account,
+            'GET /api/profile/tokens': [],
+            'PUT /api/profile/name': (body: { name: string }) => {
+                name = body.name;
+                return account();
+            },
+        });
+        show(<Profile />);
+        fireEvent.change(await screen.findByLabelText('Your name'), { target: { value: 'Wren Holt' } });
+        fireEvent.click(screen.getByRole('button', { name: 'Save name' }));
+        expect(await screen.findByText(/Saved: Wren Holt\./)).toBeTruthy();
+        fireEvent.click(screen.getByText('Undo'));
+        expect(await screen.findByText('Undone.')).toBeTruthy();
+        expect(asked.filter(({ what }) => what.startsWith('PUT')).map(({ body }) => body)).toEqual([
+            { name: 'Wren Holt' },
+            { name: 'Wren' },
+        ]);
+        expect((screen.getByLabelText('Your name') as HTMLInputElement).value).toBe('Wren');
+    });
+
+    it('offers to undo what was chosen, after the page has loaded again', async () => {
+        const before = { units: null, dates: 'day', language: null, home_zone: null, digest: false };
+        sessionStorage.setItem('anthesis-profile-before', JSON.stringify(before));
+        const asked = fakeServer({
+            'GET /api/session': EDUCATOR,
+            'GET /api/zones': [],
+            'GET /api/profile/account': {
+                ...ACCOUNT,
+                second_factor: { on: false, demanded: false, recovery_codes: 0 },
+            },
+            'GET /api/profile/tokens': [],
+            'PUT /api/profile': EDUCATOR,
+        });
+        show(<Profile />);
+        expect(await screen.findByText(/Your choices are saved\./)).toBeTruthy();
+        fireEvent.click(screen.getByText('Undo'));
+        await waitFor(() => expect(asked.find(({ what }) => what === 'PUT /api/profile')?.body).toEqual(before));
+        expect(sessionStorage.getItem('anthesis-profile-before')).toBeNull();
     });
 
     it('else has all of it', async () => {

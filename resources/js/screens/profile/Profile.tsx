@@ -5,7 +5,7 @@ import { useZones } from '../../api/zones';
 import { Problem } from '../../ui/Problem';
 import { languageName, say } from '../../words/words';
 import { Account } from './Account';
-import { useLogOut, useSaveProfile } from './queries';
+import { useLogOut, useSaveProfile, useToldProfile } from './queries';
 
 /** What people choose for themselves: units, date style, and the zone their desk opens on. */
 export function Profile() {
@@ -13,6 +13,7 @@ export function Profile() {
     const { data: zones } = useZones();
     const save = useSaveProfile();
     const logOut = useLogOut();
+    useToldProfile();
     const user = session?.user;
     const saved = {
         units: user?.chosen.units ?? null,
@@ -42,7 +43,7 @@ export function Profile() {
                     style={{ maxWidth: '24rem' }}
                     onSubmit={(event) => {
                         event.preventDefault();
-                        save.mutate(chosen);
+                        save.mutate({ chosen, before: saved });
                     }}
                 >
                     <NativeSelect

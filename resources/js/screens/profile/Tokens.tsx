@@ -31,10 +31,7 @@ export function Tokens() {
                             {token.used === null
                                 ? say('tokens.never-used')
                                 : say('tokens.used', { day: dateInWords(token.used) })}{' '}
-                            <Action
-                                name={say('tokens.end-of', { name: token.name })}
-                                onClick={() => end.mutate(token.id)}
-                            >
+                            <Action name={say('tokens.end-of', { name: token.name })} onClick={() => end.mutate(token)}>
                                 {say('tokens.end')}
                             </Action>
                         </li>

@@ -24,6 +24,10 @@ describe('devices that report by themselves', () => {
                 devices = [];
                 return devices;
             },
+            'POST /api/station-devices/9/restoration': () => {
+                devices = [mast];
+                return devices;
+            },
         });
         show(<Devices zone="bench" stations={stations} mayEdit />);
         fireEvent.click(await screen.findByText('Connect a device'));
@@ -38,6 +42,9 @@ describe('devices that report by themselves', () => {
         fireEvent.click(screen.getByText('Disconnect'));
         await waitFor(() => expect(asked.some((a) => a.what === 'DELETE /api/station-devices/9')).toBe(true));
         expect(await screen.findByText('None yet: days come with the files you upload.')).toBeTruthy();
+        expect(screen.getByText(/Disconnected: Mast\./)).toBeTruthy();
+        fireEvent.click(screen.getAllByText('Undo').at(-1) as HTMLElement);
+        expect(await screen.findByText('last heard 17 April 2026')).toBeTruthy();
     });
 
     it('are only read by who may not edit', async () => {

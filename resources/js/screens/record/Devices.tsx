@@ -45,7 +45,7 @@ export function Devices({
                                 </td>
                                 <td>
                                     {mayEdit && (
-                                        <Action onClick={() => end.mutate(device.id)}>{say('devices.end')}</Action>
+                                        <Action onClick={() => end.mutate(device)}>{say('devices.end')}</Action>
                                     )}
                                 </td>
                             </tr>

@@ -187,19 +187,36 @@ export function useDevices(zone: string) {
 
 export function useAddDevice(zone: string) {
     const queries = useQueryClient();
-    return useMutation({
-        mutationFn: (body: { station: number; name: string }) =>
+    const saved = () => makeStale(queries, zone, 'devices-changed');
+    return useUndoable({
+        send: (body: { station: number; name: string }) =>
             unwrap(api.POST('/api/zones/{zone}/station-devices', { params: { path: { zone } }, body })),
-        onSuccess: () => makeStale(queries, zone, 'devices-changed'),
+        saved,
+        done: ({ name }) => say('notice.connected', { what: name }),
+        undo:
+            ({ saved: { device } }) =>
+            () =>
+                endDevice(device.id).then(saved),
     });
 }
 
+const endDevice = (device: number) =>
+    unwrap(api.DELETE('/api/station-devices/{device}', { params: { path: { device } } }));
+
+/** Disconnects a device; undo reconnects it, with the token it had. */
 export function useEndDevice(zone: string) {
     const queries = useQueryClient();
-    return useMutation({
-        mutationFn: (device: number) =>
-            unwrap(api.DELETE('/api/station-devices/{device}', { params: { path: { device } } })),
-        onSuccess: () => makeStale(queries, zone, 'devices-changed'),
+    const saved = () => makeStale(queries, zone, 'devices-changed');
+    return useUndoable({
+        send: ({ id }: Schema['StationDevice']) => endDevice(id),
+        saved,
+        done: ({ name }) => say('notice.disconnected', { what: name }),
+        undo:
+            ({ sent: { id } }) =>
+            () =>
+                unwrap(
+                    api.POST('/api/station-devices/{device}/restoration', { params: { path: { device: id } } }),
+                ).then(saved),
     });
 }
 

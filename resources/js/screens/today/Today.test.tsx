@@ -277,6 +277,10 @@ describe('today', () => {
                 all = [advisory(2, { in_force: false, withdrawn }), ...all.slice(1)];
                 return all[0];
             },
+            'DELETE /api/advisories/2/withdrawal': () => {
+                all = [advisory(2), ...all.slice(1)];
+                return all[0];
+            },
         });
         show(<Today />, ...at());
         fireEvent.click(await screen.findByText('Withdraw'));
@@ -287,6 +291,9 @@ describe('today', () => {
         expect(await screen.findByText(/Withdrawn on 18 April 2026 by Wren Adeyemi-Holt: It rained./)).toBeTruthy();
         expect(screen.getByText(/Shown until 10 April 2026./)).toBeTruthy();
         expect(asked.find((a) => a.what.startsWith('POST'))?.body).toEqual({ reason: 'It rained.' });
+        fireEvent.click(screen.getByText('Undo'));
+        expect(await screen.findByText('Withdraw')).toBeTruthy();
+        expect(screen.queryByText(/Withdrawn on/)).toBeNull();
     });
 
     it('holds an act against the soil that was measured', async () => {

@@ -1,6 +1,8 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, unwrap, type Schema } from '../../api/client';
 import { makeStale, zoneKey } from '../../api/stale';
+import { useUndoable } from '../../api/undoable';
+import { say } from '../../words/words';
 
 export type TodayData = Schema['Today'];
 export type SeasonAct = Schema['SeasonAct'];
@@ -88,14 +90,22 @@ export function usePublishAdvisory(zone: string, ground: string | null) {
 
 export function useWithdrawAdvisory(zone: string) {
     const queries = useQueryClient();
-    return useMutation({
-        mutationFn: ({ advisory, reason }: { advisory: number; reason: string }) =>
+    const saved = () => makeStale(queries, zone, 'advised');
+    return useUndoable({
+        send: ({ advisory, reason }: { advisory: number; reason: string }) =>
             unwrap(
                 api.POST('/api/advisories/{advisory}/withdrawal', {
                     params: { path: { advisory } },
                     body: { reason },
                 }),
             ),
-        onSuccess: () => makeStale(queries, zone, 'advised'),
+        saved,
+        done: () => say('notice.advisory-withdrawn'),
+        undo:
+            ({ sent: { advisory } }) =>
+            () =>
+                unwrap(api.DELETE('/api/advisories/{advisory}/withdrawal', { params: { path: { advisory } } })).then(
+                    saved,
+                ),
     });
 }

@@ -53,4 +53,15 @@ describe('boundaries', () => {
         await waitFor(() => expect(asked.some((a) => a.what === 'POST /api/zone-boundaries')).toBe(true));
         expect(await screen.findByText('Feature 2: no zone is called “Moon”.')).toBeTruthy();
     });
+
+    it('are undone by the key they were brought with', async () => {
+        const asked = fakeServer({ ...answers, 'POST /api/zone-boundaries': outlines });
+        show(<BringBoundaries />);
+        await screen.findByText(/Zones without a boundary: Bare./);
+        const input = document.querySelector('input[type=file]') as HTMLInputElement;
+        fireEvent.change(input, { target: { files: [new File(['{}'], 'zones.geojson')] } });
+        expect(await screen.findByText(/The boundaries were saved\./)).toBeTruthy();
+        fireEvent.click(screen.getByText('Undo'));
+        await waitFor(() => expect(asked.at(-1)?.what).toMatch(/^DELETE \/api\/zone-boundaries\/[0-9a-f-]{36}$/));
+    });
 });

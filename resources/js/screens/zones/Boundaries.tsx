@@ -48,13 +48,12 @@ export function BringBoundaries() {
                     hidden
                     onChange={(event) => {
                         const file = event.currentTarget.files?.[0];
-                        if (file) bring.mutate(file);
+                        if (file) bring.mutate({ file, key: crypto.randomUUID() });
                         event.currentTarget.value = '';
                     }}
                 />
             </p>
             <Problem error={bring.error} />
-            {bring.isSuccess && <p role="status">{say('boundaries.taken')}</p>}
         </details>
     );
 }

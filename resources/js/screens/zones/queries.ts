@@ -1,5 +1,5 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, asForm, unwrap, type Zone } from '../../api/client';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { api, asForm, unwrap, type Schema, type Zone } from '../../api/client';
 import { useUndoable } from '../../api/undoable';
 import { say } from '../../words/words';
 import type { paths } from '../../api/schema';
@@ -12,13 +12,20 @@ export function useZoneComparison() {
 
 export function useBringBoundaries() {
     const queries = useQueryClient();
-    return useMutation({
-        mutationFn: (file: File) => {
+    const saved = (boundaries: Schema['ZoneOutline'][]) => queries.setQueryData(['boundaries'], boundaries);
+    return useUndoable({
+        send: ({ file, key }: { file: File; key: string }) => {
             const form = new FormData();
             form.append('file', file);
+            form.append('key', key);
             return unwrap(api.POST('/api/zone-boundaries', asForm(form)));
         },
-        onSuccess: (boundaries) => queries.setQueryData(['boundaries'], boundaries),
+        saved,
+        done: () => say('boundaries.taken'),
+        undo:
+            ({ sent: { key: upload } }) =>
+            () =>
+                unwrap(api.DELETE('/api/zone-boundaries/{upload}', { params: { path: { upload } } })).then(saved),
     });
 }
 
