@@ -9,6 +9,7 @@ use Anthesis\Crop\CropSchema;
 use Anthesis\Tables\CropCsv;
 use Anthesis\Tables\FormatError;
 use App\Languages\Translation;
+use App\Operations\Answer;
 use App\Operations\Say;
 use App\People\User;
 use App\People\VersionedRequest;
@@ -25,18 +26,16 @@ class CropController
     {
         $translations = Translation::byLanguage();
 
-        return response()->json([
-            'data' => array_map(
-                static fn (Crop $c): array => [
-                    'slug' => $c->slug,
-                    'name' => $c->cells['name'],
-                    'family' => $c->cells['family'],
-                    'kind' => $c->cells['kind'],
-                    'names' => CropNames::of($c->slug, $c->cells, $translations),
-                ],
-                Crop::inOrder(),
-            ),
-        ]);
+        return Answer::of(array_map(
+            static fn (Crop $c): array => [
+                'slug' => $c->slug,
+                'name' => $c->cells['name'],
+                'family' => $c->cells['family'],
+                'kind' => $c->cells['kind'],
+                'names' => CropNames::of($c->slug, $c->cells, $translations),
+            ],
+            Crop::inOrder(),
+        ));
     }
 
     /** What a crop's cells may hold, by part of the form. */
@@ -49,22 +48,20 @@ class CropController
                 array_search($b->group, CropSchema::GROUPS, true),
         );
 
-        return response()->json([
-            'data' => array_map(
-                static fn (CropColumn $c): array => [
-                    'column' => $c->name,
-                    'type' => $c->type,
-                    'group' => $c->group,
-                    'unit' => $c->unit,
-                    'least' => $c->least,
-                    'most' => $c->most,
-                    'choices' => $c->choices,
-                    'optional' => $c->optional,
-                    'by_variety' => $c->byVariety,
-                ],
-                $columns,
-            ),
-        ]);
+        return Answer::of(array_map(
+            static fn (CropColumn $c): array => [
+                'column' => $c->name,
+                'type' => $c->type,
+                'group' => $c->group,
+                'unit' => $c->unit,
+                'least' => $c->least,
+                'most' => $c->most,
+                'choices' => $c->choices,
+                'optional' => $c->optional,
+                'by_variety' => $c->byVariety,
+            ],
+            $columns,
+        ));
     }
 
     public function show(Crop $crop): CropResource
@@ -104,13 +101,11 @@ class CropController
         /** @var User $user */
         $user = $request->user();
 
-        return response()->json([
-            'data' => $save->execute(
-                $rows,
-                'From the crop table '.mb_substr(mb_scrub($file->getClientOriginalName()), 0, 100).'.',
-                $user,
-            ),
-        ]);
+        return Answer::of($save->execute(
+            $rows,
+            'From the crop table '.mb_substr(mb_scrub($file->getClientOriginalName()), 0, 100).'.',
+            $user,
+        ));
     }
 
     public function csv(): StreamedResponse

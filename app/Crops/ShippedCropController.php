@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Crops;
 
+use App\Operations\Answer;
 use App\People\User;
 use App\People\VersionedRequest;
 use Illuminate\Http\JsonResponse;
@@ -15,7 +16,7 @@ class ShippedCropController
 {
     public function index(): JsonResponse
     {
-        return response()->json(['data' => ShippedCrops::offers()]);
+        return Answer::of(ShippedCrops::offers());
     }
 
     public function store(Request $request, string $slug, SaveShippedCrop $save): JsonResponse

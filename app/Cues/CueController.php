@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Cues;
 
 use App\Log\CuePlant;
+use App\Operations\Answer;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -18,7 +19,7 @@ class CueController
 
     public function index(Zone $zone): JsonResponse
     {
-        return response()->json(['data' => $this->cues->of($zone, $zone->today())]);
+        return Answer::of($this->cues->of($zone, $zone->today()));
     }
 
     public function store(Request $request, Zone $zone, SaveCuePlant $save): JsonResponse
@@ -37,7 +38,7 @@ class CueController
         );
         $save->execute($asked['plant'], $asked['stage'], $asked['note'] ?? null);
 
-        return response()->json(['data' => $this->cues->of($zone, $zone->today())], 201);
+        return Answer::of($this->cues->of($zone, $zone->today()), 201);
     }
 
     public function destroy(Zone $zone, CuePlant $cue, SaveCuePlant $save): JsonResponse
@@ -45,6 +46,6 @@ class CueController
         Gate::authorize('publish', $zone);
         abort_unless($save->remove($cue), 409, 'It has sightings, which would be lost. It stays on the list.');
 
-        return response()->json(['data' => $this->cues->of($zone, $zone->today())]);
+        return Answer::of($this->cues->of($zone, $zone->today()));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Desk;
 
+use App\Operations\Answer;
 use App\Operations\SeenHere;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -19,6 +20,6 @@ class AttentionController
             ])['zone'] ?? null;
         $attends = $attention->of(Attention::zones($slug), $request->user() ?? abort(401), $slug !== null);
 
-        return response()->json(['data' => $attends]);
+        return Answer::of($attends);
     }
 }

@@ -7,6 +7,7 @@ namespace App\Editions;
 use Anthesis\Record\Day;
 use App\Crops\Crop;
 use App\Languages\Translation;
+use App\Operations\Answer;
 use App\Operations\SeenHere;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
@@ -119,15 +120,13 @@ class EditionController
         $document = $draft->document($zone, $windows, (string) $request->user()?->name, '');
         $content = $document->content;
 
-        return response()->json([
-            'data' => [
-                'number' => $content['edition']['number'],
-                'crops' => count($content['crops']),
-                'against' => $content['changes']['against'] ?? null,
-                'changes' => $content['changes']['list'] ?? [],
-                'warnings' => $draft->warnings($zone, $windows, $document),
-                'objections' => Objection::toDraftOf($zone)->get()->map(static fn (Objection $o): array => $o->told())->all(),
-            ],
+        return Answer::of([
+            'number' => $content['edition']['number'],
+            'crops' => count($content['crops']),
+            'against' => $content['changes']['against'] ?? null,
+            'changes' => $content['changes']['list'] ?? [],
+            'warnings' => $draft->warnings($zone, $windows, $document),
+            'objections' => Objection::toDraftOf($zone)->get()->map(static fn (Objection $o): array => $o->told())->all(),
         ]);
     }
 
@@ -144,10 +143,8 @@ class EditionController
             ],
         );
 
-        return response()->json(
-            ['data' => $save->raise($zone, $asked['key'], $asked['crop'], $asked['text'], $request->user())->told()],
-            201,
-        );
+        return Answer::of($save->raise($zone, $asked['key'], $asked['crop'], $asked['text'], $request->user())->told(),
+            201);
     }
 
     public function answer(Request $request, Objection $objection, SaveObjection $save): JsonResponse
@@ -159,7 +156,7 @@ class EditionController
         )['answer'];
         $save->answer($objection, $answer, $request->user());
 
-        return response()->json(['data' => $objection->refresh()->told()]);
+        return Answer::of($objection->refresh()->told());
     }
 
     public function publication(Publication $publication): PublicationResource

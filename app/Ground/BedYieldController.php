@@ -6,6 +6,7 @@ namespace App\Ground;
 
 use Anthesis\Ground\BedYield;
 use App\Crops\Crop;
+use App\Operations\Answer;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -43,7 +44,7 @@ class BedYieldController
             ];
         }
 
-        return response()->json(['data' => $rows]);
+        return Answer::of($rows);
     }
 
     public function price(Request $request, Crop $crop, SavePrice $save): JsonResponse
@@ -55,6 +56,6 @@ class BedYieldController
         $price = isset($asked['price']) ? round((float) $asked['price'], 2) : null;
         $save->execute($request->user(), $crop, $price);
 
-        return response()->json(['data' => ['crop' => $crop->slug, 'price' => $price]]);
+        return Answer::of(['crop' => $crop->slug, 'price' => $price]);
     }
 }

@@ -11,6 +11,7 @@ use Anthesis\Record\Day;
 use App\Crops\Crop;
 use App\Log\Bed;
 use App\Log\Sowing;
+use App\Operations\Answer;
 use App\People\VersionedRequest;
 use App\Sites\Site;
 use App\Zones\Zone;
@@ -34,7 +35,7 @@ class GroundController
     {
         [$from, $to] = $this->span($request, $zone);
 
-        return response()->json(['data' => $this->ground->of($zone, $zone->today(), $from, $to)]);
+        return Answer::of($this->ground->of($zone, $zone->today(), $from, $to));
     }
 
     public function storeBed(Request $request, Zone $zone, SaveBed $save): JsonResponse
@@ -61,37 +62,35 @@ class GroundController
         $here = $this->ground->growing($zone) ?? abort(404, GrowingHere::NO_RECORD);
         $core = $this->ground->beds($zone, $here, $zone->today(), $from, $to->plus(365), [$bed->id])[0]['core'];
 
-        return response()->json([
-            'data' => [
-                'free_m' => $core->free($from, $to),
-                'fits' => array_map(
-                    static fn (Fit $f): array => [
-                        'crop' => $f->candidate->crop->slug,
-                        'name' => $f->candidate->crop->name,
-                        'family' => $f->candidate->crop->family,
-                        'variety' => $f->candidate->variety,
-                        'route' => $f->candidate->route->value,
-                        'act' => $f->candidate->crop->act($f->candidate->route)->value,
-                        'on' => $f->on->iso(),
-                        'first' => $f->first->iso(),
-                        'to' => $f->to->iso(),
-                        'share' => round($f->share, 3),
-                        'a_metre_and_day' => round($f->worth, 4),
-                        'unit' => $f->unit,
-                        'feeds' => $f->feeds,
-                        'is_cover' => $f->candidate->crop->kind === 'cover',
-                        'breaks' => $f->breaks === null
-                                ? null
-                                : [
-                                    'name' => $f->breaks->crop->name,
-                                    'from' => $f->breaks->from->iso(),
-                                    'to' => $f->breaks->to->iso(),
-                                    'years' => Rotation::years($f->candidate->crop->family),
-                                ],
-                    ],
-                    array_slice(Fit::rank($core, $here->all(), $from, $to), 0, self::FITS),
-                ),
-            ],
+        return Answer::of([
+            'free_m' => $core->free($from, $to),
+            'fits' => array_map(
+                static fn (Fit $f): array => [
+                    'crop' => $f->candidate->crop->slug,
+                    'name' => $f->candidate->crop->name,
+                    'family' => $f->candidate->crop->family,
+                    'variety' => $f->candidate->variety,
+                    'route' => $f->candidate->route->value,
+                    'act' => $f->candidate->crop->act($f->candidate->route)->value,
+                    'on' => $f->on->iso(),
+                    'first' => $f->first->iso(),
+                    'to' => $f->to->iso(),
+                    'share' => round($f->share, 3),
+                    'a_metre_and_day' => round($f->worth, 4),
+                    'unit' => $f->unit,
+                    'feeds' => $f->feeds,
+                    'is_cover' => $f->candidate->crop->kind === 'cover',
+                    'breaks' => $f->breaks === null
+                            ? null
+                            : [
+                                'name' => $f->breaks->crop->name,
+                                'from' => $f->breaks->from->iso(),
+                                'to' => $f->breaks->to->iso(),
+                                'years' => Rotation::years($f->candidate->crop->family),
+                            ],
+                ],
+                array_slice(Fit::rank($core, $here->all(), $from, $to), 0, self::FITS),
+            ),
         ]);
     }
 
@@ -125,12 +124,10 @@ class GroundController
             ];
         }
 
-        return response()->json([
-            'data' => [
-                'closes' => Between::closes($first)->iso(),
-                'room_m' => $first->between === null ? round(Between::room($core, $first, $today), 2) : 0.0,
-                'fits' => array_slice($told, 0, self::FITS),
-            ],
+        return Answer::of([
+            'closes' => Between::closes($first)->iso(),
+            'room_m' => $first->between === null ? round(Between::room($core, $first, $today), 2) : 0.0,
+            'fits' => array_slice($told, 0, self::FITS),
         ]);
     }
 
@@ -189,9 +186,7 @@ class GroundController
             array_map(self::named(...), array_values($asked['restore'] ?? [])),
         );
 
-        return response()->json([
-            'data' => ['ground' => $this->ground->of($zone, $zone->today(), $from, $to, $saved['beds']), 'undo' => $saved['undo']],
-        ]);
+        return Answer::of(['ground' => $this->ground->of($zone, $zone->today(), $from, $to, $saved['beds']), 'undo' => $saved['undo']]);
     }
 
     /** A season's plan, proposed and not saved. */
@@ -233,24 +228,22 @@ class GroundController
             ];
         }
 
-        return response()->json([
-            'data' => $plan->propose(
-                $zone,
-                $here,
-                $zone->today(),
-                array_map(intval(...), array_values($asked['beds'])),
-                $wishes,
-                $from,
-                $to,
-            ),
-        ]);
+        return Answer::of($plan->propose(
+            $zone,
+            $here,
+            $zone->today(),
+            array_map(intval(...), array_values($asked['beds'])),
+            $wishes,
+            $from,
+            $to,
+        ));
     }
 
     public function tasks(Request $request, Zone $zone, ZoneTasks $tasks): JsonResponse
     {
         [$from, $to] = $this->span($request, $zone);
 
-        return response()->json(['data' => $tasks->of($zone, $zone->today(), $from, $to)]);
+        return Answer::of($tasks->of($zone, $zone->today(), $from, $to));
     }
 
     /** Seedlings to raise beside a planned sowing, in case it fails; null if they would not help. */
@@ -259,7 +252,7 @@ class GroundController
         abort_unless($planting->zone_id === $zone->id && $planting->removed_at === null, 404, 'This zone has no such planting.');
         $here = $this->ground->growing($zone);
 
-        return response()->json(['data' => $here === null ? null : $spares->told($zone, $here, $planting)]);
+        return Answer::of($here === null ? null : $spares->told($zone, $here, $planting));
     }
 
     /** @return array<string, list<string>> for a list of plantings, each with the version it refers to */

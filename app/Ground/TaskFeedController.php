@@ -8,6 +8,7 @@ use Anthesis\Publishing\ICalendarText;
 use Anthesis\Record\Day;
 use Anthesis\Words\Phrase;
 use App\Office\Preferences;
+use App\Operations\Answer;
 use App\Operations\OfficeInUse;
 use App\Operations\Say;
 use App\People\User;
@@ -28,7 +29,7 @@ class TaskFeedController
     {
         $token = $save->execute($request->user());
 
-        return response()->json(['data' => ['url' => url("/tasks/{$token}/{$zone->slug}.ics")]], 201);
+        return Answer::of(['url' => url("/tasks/{$token}/{$zone->slug}.ics")], 201);
     }
 
     public function show(string $token, Zone $zone, ZoneTasks $tasks): Response

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Languages;
 
 use App\Office\Office;
+use App\Operations\Answer;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -19,16 +20,14 @@ class TranslationController
     {
         $translations = Translation::byLanguage();
 
-        return response()->json([
-            'data' => [
-                'languages' => Office::inUse()->languages ?? Translation::languages(),
-                'texts' => array_map(
-                    static fn (array $text): array => $text + [
-                        'translations' => (object) array_map(static fn (array $own): ?string => $own[$text['text']] ?? null, $translations),
-                    ],
-                    $texts->all(),
-                ),
-            ],
+        return Answer::of([
+            'languages' => Office::inUse()->languages ?? Translation::languages(),
+            'texts' => array_map(
+                static fn (array $text): array => $text + [
+                    'translations' => (object) array_map(static fn (array $own): ?string => $own[$text['text']] ?? null, $translations),
+                ],
+                $texts->all(),
+            ),
         ]);
     }
 
@@ -50,11 +49,9 @@ class TranslationController
             throw ValidationException::withMessages(['translation' => $why->getMessage()]);
         }
 
-        return response()->json([
-            'data' => [
-                'text' => $asked['text'],
-                'translation' => Translation::of($asked['language'], [$asked['text']])[$asked['text']] ?? null,
-            ],
+        return Answer::of([
+            'text' => $asked['text'],
+            'translation' => Translation::of($asked['language'], [$asked['text']])[$asked['text']] ?? null,
         ]);
     }
 }

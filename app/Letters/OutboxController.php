@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Letters;
 
+use App\Operations\Answer;
 use App\People\User;
 use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Builder;
@@ -19,22 +20,20 @@ class OutboxController
     {
         Gate::authorize('readMail', Zone::class);
 
-        return response()->json([
-            'data' => [
-                'simulated' => config('mail.default') === 'outbox',
-                'readers' => LetterReader::query()->whereNotNull('confirmed_at')->count(),
-                'mails' => OutboxMail::query()
-                    ->when(Gate::denies('manage', User::class), static fn (Builder $q) => $q->where('to_person', false))
-                    ->orderByDesc('id')
-                    ->limit(self::SHOWN)
-                    ->get()
-                    ->map(
-                        static fn (OutboxMail $m): array => $m->only(['id', 'recipient', 'subject', 'message']) + [
-                            'at' => $m->created_at->toIso8601String(),
-                        ],
-                    )
-                    ->all(),
-            ],
+        return Answer::of([
+            'simulated' => config('mail.default') === 'outbox',
+            'readers' => LetterReader::query()->whereNotNull('confirmed_at')->count(),
+            'mails' => OutboxMail::query()
+                ->when(Gate::denies('manage', User::class), static fn (Builder $q) => $q->where('to_person', false))
+                ->orderByDesc('id')
+                ->limit(self::SHOWN)
+                ->get()
+                ->map(
+                    static fn (OutboxMail $m): array => $m->only(['id', 'recipient', 'subject', 'message']) + [
+                        'at' => $m->created_at->toIso8601String(),
+                    ],
+                )
+                ->all(),
         ]);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Log;
 
 use Anthesis\Log\LoggedAct;
+use App\Operations\Answer;
 use App\Operations\FileStore;
 use App\Operations\KeyReused;
 use App\Zones\Zone;
@@ -33,30 +34,28 @@ class LogController
             ->limit(ZoneLog::PAGE + 1)
             ->get();
 
-        return response()->json([
-            'data' => [
-                'lines' => LogEntryResource::collection($lines->take(ZoneLog::PAGE)),
-                'more' => $lines->count() > ZoneLog::PAGE,
-            ],
+        return Answer::of([
+            'lines' => LogEntryResource::collection($lines->take(ZoneLog::PAGE)),
+            'more' => $lines->count() > ZoneLog::PAGE,
         ]);
     }
 
     /** What a phone needs to write entries offline. */
     public function book(Request $request, Zone $zone): JsonResponse
     {
-        return response()->json(['data' => $this->log->book($zone, $zone->today(), $request->user())]);
+        return Answer::of($this->log->book($zone, $zone->today(), $request->user()));
     }
 
     /** What is growing, and how this season continues for it. */
     public function underWay(Zone $zone, ZoneUnderWay $underWay): JsonResponse
     {
-        return response()->json(['data' => $underWay->of($zone, $zone->today())]);
+        return Answer::of($underWay->of($zone, $zone->today()));
     }
 
     /** Which of the growing plantings need water, bed by bed. */
     public function waterDue(Zone $zone, ZoneWaterDue $due): JsonResponse
     {
-        return response()->json(['data' => $due->of($zone, $zone->today())]);
+        return Answer::of($due->of($zone, $zone->today()));
     }
 
     /** Entries as they were written, in their order. What cannot be accepted comes back with the reason; the rest is saved. */
@@ -102,12 +101,10 @@ class LogController
             }
         }
 
-        return response()->json([
-            'data' => [
-                'kept' => $kept,
-                'refused' => $refused,
-                'clock_minutes' => (int) round(($asked['sent_at'] - $now->getTimestampMs()) / 60000),
-            ],
+        return Answer::of([
+            'kept' => $kept,
+            'refused' => $refused,
+            'clock_minutes' => (int) round(($asked['sent_at'] - $now->getTimestampMs()) / 60000),
         ]);
     }
 
@@ -129,10 +126,8 @@ class LogController
             throw ValidationException::withMessages(['photo' => $why->getMessage()]);
         }
 
-        return response()->json(
-            ['data' => ['photo' => $photo->checksum, 'width' => $photo->width, 'height' => $photo->height]],
-            201,
-        );
+        return Answer::of(['photo' => $photo->checksum, 'width' => $photo->width, 'height' => $photo->height],
+            201);
     }
 
     public function photo(string $photo): Response

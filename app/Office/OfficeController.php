@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Office;
 
 use Anthesis\Messages\Words;
+use App\Operations\Answer;
 use Illuminate\Http\JsonResponse;
 
 class OfficeController
@@ -13,11 +14,9 @@ class OfficeController
     {
         $office = Office::inUse();
 
-        return response()->json([
-            'data' => $office->only([...Office::FIELDS, 'slug', 'version']) + [
-                'signature_changed' => $office->signatureChanged(),
-                'languages_there' => array_values(array_diff(Words::languages(), [Words::SOURCE])),
-            ],
+        return Answer::of($office->only([...Office::FIELDS, 'slug', 'version']) + [
+            'signature_changed' => $office->signatureChanged(),
+            'languages_there' => array_values(array_diff(Words::languages(), [Words::SOURCE])),
         ]);
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\People;
 
 use App\Office\Office;
+use App\Operations\Answer;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -19,29 +20,27 @@ class AccountController
         $user = self::user($request);
         $here = SessionLogin::here($request);
 
-        return response()->json([
-            'data' => [
-                'name' => $user->name,
-                'email' => $user->email,
-                'new_email' => $user->new_email_until?->isFuture() === true ? $user->new_email : null,
-                'second_factor' => [
-                    'on' => $user->hasSecondFactor(),
-                    'demanded' => Office::inUse()->second_factor,
-                    'recovery_codes' => count($user->recovery_codes ?? []),
-                ],
-                'logins' => Login::alive($user)
-                    ->get()
-                    ->map(
-                        static fn (Login $login): array => [
-                            'id' => $login->id,
-                            'device' => $login->device,
-                            'since' => $login->started_at->toIso8601String(),
-                            'seen' => $login->seen_at->toIso8601String(),
-                            'here' => $login->id === $here,
-                        ],
-                    )
-                    ->all(),
+        return Answer::of([
+            'name' => $user->name,
+            'email' => $user->email,
+            'new_email' => $user->new_email_until?->isFuture() === true ? $user->new_email : null,
+            'second_factor' => [
+                'on' => $user->hasSecondFactor(),
+                'demanded' => Office::inUse()->second_factor,
+                'recovery_codes' => count($user->recovery_codes ?? []),
             ],
+            'logins' => Login::alive($user)
+                ->get()
+                ->map(
+                    static fn (Login $login): array => [
+                        'id' => $login->id,
+                        'device' => $login->device,
+                        'since' => $login->started_at->toIso8601String(),
+                        'seen' => $login->seen_at->toIso8601String(),
+                        'here' => $login->id === $here,
+                    ],
+                )
+                ->all(),
         ]);
     }
 
@@ -87,17 +86,15 @@ class AccountController
         $user = self::user($request);
         $secret = $save->begin($user);
 
-        return response()->json(
-            ['data' => ['secret' => $secret, 'address' => Totp::address($secret, Office::inUse()->name ?: 'Anthesis', $user->email)]],
-            201,
-        );
+        return Answer::of(['secret' => $secret, 'address' => Totp::address($secret, Office::inUse()->name ?: 'Anthesis', $user->email)],
+            201);
     }
 
     public function confirmSecondFactor(Request $request, SaveSecondFactor $save): JsonResponse
     {
         $code = $request->validate(['code' => ['required', 'string', 'digits:'.Totp::DIGITS]])['code'];
 
-        return response()->json(['data' => ['recovery_codes' => $save->confirm(self::user($request), $code)]]);
+        return Answer::of(['recovery_codes' => $save->confirm(self::user($request), $code)]);
     }
 
     public function endSecondFactor(Request $request, SaveSecondFactor $save): JsonResponse

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\Operations\Answer;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -25,7 +26,7 @@ class InvitationController
         ]);
         $made = $send->execute($asked['name'], $asked['email'], Role::from($asked['role']), $request->user() ?? abort(401));
 
-        return response()->json(['data' => ['id' => $made->id]], 201);
+        return Answer::of(['id' => $made->id], 201);
     }
 
     public function destroy(Request $request, Invitation $invitation, SendInvitation $send): Response
@@ -41,12 +42,10 @@ class InvitationController
     {
         $invitation = Invitation::of($secret) ?? abort(404, self::NO_LINK);
 
-        return response()->json([
-            'data' => $invitation->only(['name', 'email']) + [
-                'role' => $invitation->role->value,
-                'office' => $invitation->office->name,
-                'has_account' => $invitation->invited() !== null,
-            ],
+        return Answer::of($invitation->only(['name', 'email']) + [
+            'role' => $invitation->role->value,
+            'office' => $invitation->office->name,
+            'has_account' => $invitation->invited() !== null,
         ]);
     }
 
@@ -65,6 +64,6 @@ class InvitationController
             SessionLogin::enter($request, $user);
         }
 
-        return response()->json(['data' => ['name' => $user->name, 'logged_in' => $request->user() !== null]], 201);
+        return Answer::of(['name' => $user->name, 'logged_in' => $request->user() !== null], 201);
     }
 }

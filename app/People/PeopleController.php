@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\Operations\Answer;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -21,28 +22,26 @@ class PeopleController
             ->whereIn('user_id', Membership::query()->select('user_id'))
             ->selectRaw('user_id, MAX(seen_at) AS seen')->groupBy('user_id')->toBase()->pluck('seen', 'user_id');
 
-        return response()->json([
-            'data' => [
-                'people' => Membership::query()
-                    ->with('user')
-                    ->get()
-                    ->sortBy('user.name')
-                    ->map(static fn (Membership $one): array => self::shape($one, $seen[$one->user_id] ?? null))
-                    ->values()
-                    ->all(),
-                'invitations' => Invitation::open()
-                    ->with('inviter')
-                    ->orderBy('id')
-                    ->get()
-                    ->map(
-                        static fn (Invitation $one): array => $one->only(['id', 'name', 'email']) + [
-                            'role' => $one->role->value,
-                            'until' => $one->expires_at->toIso8601String(),
-                            'by' => $one->inviter?->name,
-                        ],
-                    )
-                    ->all(),
-            ],
+        return Answer::of([
+            'people' => Membership::query()
+                ->with('user')
+                ->get()
+                ->sortBy('user.name')
+                ->map(static fn (Membership $one): array => self::shape($one, $seen[$one->user_id] ?? null))
+                ->values()
+                ->all(),
+            'invitations' => Invitation::open()
+                ->with('inviter')
+                ->orderBy('id')
+                ->get()
+                ->map(
+                    static fn (Invitation $one): array => $one->only(['id', 'name', 'email']) + [
+                        'role' => $one->role->value,
+                        'until' => $one->expires_at->toIso8601String(),
+                        'by' => $one->inviter?->name,
+                    ],
+                )
+                ->all(),
         ]);
     }
 

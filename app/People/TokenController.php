@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\Operations\Answer;
 use App\Operations\OfficeInUse;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -18,23 +19,21 @@ class TokenController
 
     public function index(Request $request): JsonResponse
     {
-        return response()->json([
-            'data' => self::user($request)
-                ->tokens()
-                ->where('office_id', OfficeInUse::one())
-                ->orderByDesc('id')
-                ->get()
-                ->map(
-                    static fn (Token $token): array => [
-                        'id' => $token->id,
-                        'name' => $token->name,
-                        'scopes' => $token->abilities,
-                        'until' => $token->expires_at?->toIso8601String(),
-                        'used' => $token->last_used_at?->toIso8601String(),
-                    ],
-                )
-                ->all(),
-        ]);
+        return Answer::of(self::user($request)
+            ->tokens()
+            ->where('office_id', OfficeInUse::one())
+            ->orderByDesc('id')
+            ->get()
+            ->map(
+                static fn (Token $token): array => [
+                    'id' => $token->id,
+                    'name' => $token->name,
+                    'scopes' => $token->abilities,
+                    'until' => $token->expires_at?->toIso8601String(),
+                    'used' => $token->last_used_at?->toIso8601String(),
+                ],
+            )
+            ->all());
     }
 
     public function store(Request $request, SaveToken $save): JsonResponse
@@ -51,7 +50,7 @@ class TokenController
         $scopes = array_map(Scope::from(...), array_values($asked['scopes']));
         $token = $save->make(self::user($request), $asked['name'], $scopes ?: abort(422), (int) $asked['days']);
 
-        return response()->json(['data' => ['token' => $token]], 201);
+        return Answer::of(['token' => $token], 201);
     }
 
     public function destroy(Request $request, int $token, SaveToken $save): JsonResponse

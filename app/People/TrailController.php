@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\People;
 
 use Anthesis\Tables\CsvText;
+use App\Operations\Answer;
 use App\Operations\SeenHere;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
@@ -28,23 +29,21 @@ class TrailController
             ->limit(self::PAGE + 1)
             ->get();
 
-        return response()->json([
-            'data' => [
-                'changes' => $changes
-                    ->take(self::PAGE)
-                    ->map(self::shape(...))
-                    ->values()
-                    ->all(),
-                'more' => $changes->count() > self::PAGE,
-                // Those who work here, and those who did and are still named.
-                'people' => User::query()
-                    ->whereIn('id', Membership::query()->select('user_id')->toBase())
-                    ->orWhereIn('id', Change::query()->select('user_id')->toBase())
-                    ->orderBy('name')
-                    ->get()
-                    ->map(static fn (User $user): array => $user->only(['id', 'name']))
-                    ->all(),
-            ],
+        return Answer::of([
+            'changes' => $changes
+                ->take(self::PAGE)
+                ->map(self::shape(...))
+                ->values()
+                ->all(),
+            'more' => $changes->count() > self::PAGE,
+            // Those who work here, and those who did and are still named.
+            'people' => User::query()
+                ->whereIn('id', Membership::query()->select('user_id')->toBase())
+                ->orWhereIn('id', Change::query()->select('user_id')->toBase())
+                ->orderBy('name')
+                ->get()
+                ->map(static fn (User $user): array => $user->only(['id', 'name']))
+                ->all(),
         ]);
     }
 

@@ -9,6 +9,7 @@ use Anthesis\Climate\RecordYears;
 use Anthesis\Place\Place;
 use Anthesis\Window\ProofStandard;
 use Anthesis\Words\Refused;
+use App\Operations\Answer;
 use App\Operations\Say;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
@@ -48,7 +49,7 @@ class ClimateController
         $period = self::period($request);
         $place = $period === null ? $this->places->zone($zone) ?? abort(404, self::NOT_YET) : $this->over($zone, $period);
 
-        return response()->json(['data' => Results::of($place, new RainQuestion(ProofStandard::from($zone->standard)))['rain']]);
+        return Answer::of(Results::of($place, new RainQuestion(ProofStandard::from($zone->standard)))['rain']);
     }
 
     /** One year as it was, day by day. */
@@ -56,7 +57,7 @@ class ClimateController
     {
         $place = $this->places->zone($zone) ?? abort(404, self::NOT_YET);
 
-        return response()->json(['data' => YearCourse::of($place->whole->days(), $place->latitude, $place->site(), $year)]);
+        return Answer::of(YearCourse::of($place->whole->days(), $place->latitude, $place->site(), $year));
     }
 
     /** @return array{int, int}|null first and last cold season requested; null: none */

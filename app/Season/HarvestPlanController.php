@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Season;
 
 use App\Crops\Crop;
+use App\Operations\Answer;
 use App\People\VersionedRequest;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
@@ -17,7 +18,7 @@ class HarvestPlanController
 
     public function show(Zone $zone): JsonResponse
     {
-        return response()->json(['data' => HarvestPlan::of($zone)->told()]);
+        return Answer::of(HarvestPlan::of($zone)->told());
     }
 
     public function update(Request $request, Zone $zone, SaveHarvestPlan $save): JsonResponse
@@ -46,6 +47,6 @@ class HarvestPlanController
             $needs[] = ['crop' => (string) $need['crop'], 'amount' => (float) $need['amount']];
         }
 
-        return response()->json(['data' => $save->execute($zone, $request->user(), $needs, $version)->told()]);
+        return Answer::of($save->execute($zone, $request->user(), $needs, $version)->told());
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Season;
 
 use App\Crops\Crop;
+use App\Operations\Answer;
 use App\People\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -17,7 +18,7 @@ class PacketController
         /** @var User $user */
         $user = $request->user();
 
-        return response()->json(['data' => Packet::of($user)]);
+        return Answer::of(Packet::of($user));
     }
 
     public function update(Request $request, Crop $crop, SavePacket $save): JsonResponse

@@ -6,6 +6,7 @@ namespace App\Season;
 
 use Anthesis\Season\ThisSeason;
 use App\Crops\Crop;
+use App\Operations\Answer;
 use App\Results\PlaceOf;
 use App\Windows\SowDayAsked;
 use App\Zones\Zone;
@@ -28,13 +29,11 @@ class SuccessionController
         );
         $question = SowDayAsked::in($request, $zone, $crop, $places->today($zone));
 
-        return response()->json([
-            'data' => CropSuccession::of(
-                $question,
-                (int) ($asked['days'] ?? self::HALF_A_YEAR),
-                isset($asked['amount']) ? (float) $asked['amount'] : null,
-                ThisSeason::lacks($question->place) !== null ? null : ThisSeason::ofPlace($question->place),
-            ),
-        ]);
+        return Answer::of(CropSuccession::of(
+            $question,
+            (int) ($asked['days'] ?? self::HALF_A_YEAR),
+            isset($asked['amount']) ? (float) $asked['amount'] : null,
+            ThisSeason::lacks($question->place) !== null ? null : ThisSeason::ofPlace($question->place),
+        ));
     }
 }

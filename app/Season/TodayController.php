@@ -9,6 +9,7 @@ use Anthesis\Record\Day;
 use Anthesis\Record\YearDay;
 use Anthesis\Window\ProofStandard;
 use App\Crops\ZoneCrops;
+use App\Operations\Answer;
 use App\Results\PlaceOf;
 use App\Results\Results;
 use App\Sites\Site;
@@ -49,14 +50,12 @@ class TodayController
         $standard = ProofStandard::from($asked['standard'] ?? $zone->standard);
         $told = $zoneToday->of($place->at($site?->toCore() ?? $place->site()), $standard, $on);
 
-        return response()->json([
-            'data' => [
-                'today' => $today->iso(),
-                'standard' => $standard->value,
-                'record_ends' => $told['record_ends'],
-                'outlook' => $told['outlook'],
-            ] + $told['sheet'],
-        ]);
+        return Answer::of([
+            'today' => $today->iso(),
+            'standard' => $standard->value,
+            'record_ends' => $told['record_ends'],
+            'outlook' => $told['outlook'],
+        ] + $told['sheet']);
     }
 
     /** Whether ground can be worked today; null without recent rain on record. */
@@ -64,7 +63,7 @@ class TodayController
     {
         $place = $this->places->today($zone) ?? abort(404, self::NO_RECORD);
 
-        return response()->json(['data' => Results::of($place, new WorkableQuestion())['workable']]);
+        return Answer::of(Results::of($place, new WorkableQuestion())['workable']);
     }
 
     /** What can still be planted and come to harvest, by days to its first harvest. */
@@ -74,16 +73,14 @@ class TodayController
         $windows = ZoneWindows::of($zone) ?? abort(404, ZoneWindows::NOT_YET);
         $day = self::other($asked['on'] ?? null, $zone->today()) ?? $zone->today();
 
-        return response()->json([
-            'data' => [
-                'on' => $day->iso(),
-                'days_to_freeze' => StillFits::daysToFreeze(
-                    $windows->ruler['freeze_has_come'],
-                    $windows->ruler['seasons'],
-                    $day->yearDay(),
-                ),
-                'fits' => StillFits::of($windows->dossiers, ZoneCrops::of($zone)->book(), $windows->standard, $day->yearDay()),
-            ],
+        return Answer::of([
+            'on' => $day->iso(),
+            'days_to_freeze' => StillFits::daysToFreeze(
+                $windows->ruler['freeze_has_come'],
+                $windows->ruler['seasons'],
+                $day->yearDay(),
+            ),
+            'fits' => StillFits::of($windows->dossiers, ZoneCrops::of($zone)->book(), $windows->standard, $day->yearDay()),
         ]);
     }
 

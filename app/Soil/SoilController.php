@@ -8,6 +8,7 @@ use Anthesis\Soil\ProbeCalibration;
 use Anthesis\Soil\ProbeLog;
 use Anthesis\Soil\Settling;
 use Anthesis\Words\Refused;
+use App\Operations\Answer;
 use App\Operations\Say;
 use App\Results\PlaceOf;
 use App\Sites\CalibrationResource;
@@ -85,14 +86,12 @@ class SoilController
             throw ValidationException::withMessages(['figures' => Say::phrase($error->why)]);
         }
 
-        return response()->json([
-            'data' => [
-                'celsius' => round($fit->celsius, 2),
-                'within' => $fit->within === null ? null : round($fit->within, 2),
-                'time_constant' => round($fit->timeConstant, 1),
-                'to_go' => round($fit->toGo, 2),
-                'settled' => $fit->isSettled(),
-            ],
+        return Answer::of([
+            'celsius' => round($fit->celsius, 2),
+            'within' => $fit->within === null ? null : round($fit->within, 2),
+            'time_constant' => round($fit->timeConstant, 1),
+            'to_go' => round($fit->toGo, 2),
+            'settled' => $fit->isSettled(),
         ]);
     }
 
@@ -103,9 +102,7 @@ class SoilController
             $probe->figure($spot, $spot->zone->today(), $seconds) ??
             abort(404, 'No probe is connected, or it shows nothing. Type the figures as they move.');
 
-        return response()->json([
-            'data' => ['seconds' => $seconds, 'celsius' => $figure, 'source' => (string) $probe->name(), 'pace' => $probe->pace()],
-        ]);
+        return Answer::of(['seconds' => $seconds, 'celsius' => $figure, 'source' => (string) $probe->name(), 'pace' => $probe->pace()]);
     }
 
     public function calibration(SoilSpot $spot): CalibrationResource
@@ -129,6 +126,6 @@ class SoilController
 
     private function told(Zone $zone, int $status = 200): JsonResponse
     {
-        return response()->json(['data' => $this->soil->of($zone, $zone->today())], $status);
+        return Answer::of($this->soil->of($zone, $zone->today()), $status);
     }
 }

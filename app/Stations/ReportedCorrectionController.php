@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stations;
 
+use App\Operations\Answer;
 use App\Zones\ComputationResource;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
@@ -18,7 +19,7 @@ class ReportedCorrectionController
 
     public function index(Zone $zone): JsonResponse
     {
-        return response()->json(['data' => ['corrections' => $this->open($zone), 'computation' => null]]);
+        return Answer::of(['corrections' => $this->open($zone), 'computation' => null]);
     }
 
     public function decide(Request $request, Zone $zone, DecideOnCorrections $decide): JsonResponse
@@ -31,15 +32,11 @@ class ReportedCorrectionController
         ]);
         $computation = $decide->execute($zone, array_values(array_map(intval(...), $asked['ids'])), (bool) $asked['use'], $request->user());
 
-        return response()->json(
-            [
-                'data' => [
-                    'corrections' => $this->open($zone),
-                    'computation' => $computation === null ? null : new ComputationResource($computation),
-                ],
-            ],
-            202,
-        );
+        return Answer::of([
+            'corrections' => $this->open($zone),
+            'computation' => $computation === null ? null : new ComputationResource($computation),
+        ],
+            202);
     }
 
     /** @return array<int, mixed> */

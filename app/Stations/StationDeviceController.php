@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stations;
 
+use App\Operations\Answer;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -20,7 +21,7 @@ class StationDeviceController
             ->orderBy('id')
             ->get();
 
-        return response()->json(['data' => $devices->map(self::told(...))->all()]);
+        return Answer::of($devices->map(self::told(...))->all());
     }
 
     public function store(Request $request, Zone $zone, SaveDevice $save): JsonResponse
@@ -35,10 +36,8 @@ class StationDeviceController
             throw ValidationException::withMessages(['station' => 'This zone has no such station. Choose another one.']);
         [$device, $token] = $save->add($station, $asked['name'], $request->user());
 
-        return response()->json(
-            ['data' => ['device' => self::told($device), 'token' => $token, 'address' => url('/api/station-reports')]],
-            201,
-        );
+        return Answer::of(['device' => self::told($device), 'token' => $token, 'address' => url('/api/station-reports')],
+            201);
     }
 
     public function destroy(Request $request, StationDevice $device, SaveDevice $save): JsonResponse

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Stations;
 
 use Anthesis\Tables\FormatError;
+use App\Operations\Answer;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\RateLimiter;
@@ -35,18 +36,14 @@ class StationReportController
             unlink($path);
         }
 
-        return response()->json(
-            [
-                'data' => [
-                    'rows' => $file->reading->rows,
-                    'refused' => $file->reading->refusedCount,
-                    'first' => $file->reading->asRead->first->iso(),
-                    'last' => $file->reading->asRead->last()->iso(),
-                    'to_decide' => $waiting,
-                ],
-            ],
-            202,
-        );
+        return Answer::of([
+            'rows' => $file->reading->rows,
+            'refused' => $file->reading->refusedCount,
+            'first' => $file->reading->asRead->first->iso(),
+            'last' => $file->reading->asRead->last()->iso(),
+            'to_decide' => $waiting,
+        ],
+            202);
     }
 
     /** The device a token belongs to. Somebody who tries tokens is stopped by their network address, because each try has another token. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\TrackRecord;
 
 use Anthesis\Window\ProofStandard;
+use App\Operations\Answer;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -26,12 +27,10 @@ class TrackRecordController
             KeepPromisesJob::dispatch($zone->id);
         }
 
-        return response()->json([
-            'data' => $progress + [
-                'standard' => $standard->value,
-                'windows' => $isDone ? $record->of($zone, $standard) : null,
-                'log' => $isDone ? $logged->of($zone) : null,
-            ],
+        return Answer::of($progress + [
+            'standard' => $standard->value,
+            'windows' => $isDone ? $record->of($zone, $standard) : null,
+            'log' => $isDone ? $logged->of($zone) : null,
         ]);
     }
 
@@ -46,11 +45,11 @@ class TrackRecordController
         if ($progress['done'] < $progress['total']) {
             KeepPromisesJob::dispatch($zone->id)->onQueue('sites');
 
-            return response()->json(['data' => []]);
+            return Answer::of([]);
         }
         $crops = $record->of($zone, ProofStandard::from($asked['standard'] ?? $zone->standard))['crops'] ?? [];
 
-        return response()->json(['data' => array_values(array_filter($crops, static fn (array $crop): bool => $crop['turned'] !== null))]);
+        return Answer::of(array_values(array_filter($crops, static fn (array $crop): bool => $crop['turned'] !== null)));
     }
 
     /** Whether this season's counts did better than the calendar alone, as far as that has been judged. */
@@ -58,7 +57,7 @@ class TrackRecordController
     {
         $progress = $record->progress($zone) ?? abort(404, self::NO_RECORD);
 
-        return response()->json(['data' => $progress + ['record' => $record->of($zone, ProofStandard::from($zone->standard))]]);
+        return Answer::of($progress + ['record' => $record->of($zone, ProofStandard::from($zone->standard))]);
     }
 
     /** Has it judged in the background. It takes minutes, so it only happens on request. */

@@ -7,6 +7,7 @@ namespace App\Trials;
 use Anthesis\Crop\Route;
 use App\Crops\Crop;
 use App\Crops\LocalDaysOfCrop;
+use App\Operations\Answer;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -58,6 +59,6 @@ class LocalDaysController
 
     private function told(Zone $zone, int $status = 200): JsonResponse
     {
-        return response()->json(['data' => ['crops' => $this->days->of($zone), 'history' => $this->days->history($zone)]], $status);
+        return Answer::of(['crops' => $this->days->of($zone), 'history' => $this->days->history($zone)], $status);
     }
 }

@@ -8,6 +8,7 @@ use Anthesis\Tables\CropCsv;
 use Anthesis\Window\ProofStandard;
 use App\Crops\Crop;
 use App\Crops\CropRequest;
+use App\Operations\Answer;
 use App\Results\PlaceOf;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
@@ -24,8 +25,6 @@ class CropTrialController
         $place =
             $places->zone($zone) ?? throw ValidationException::withMessages(['zone' => 'That zone has no record yet. Choose another one.']);
 
-        return response()->json([
-            'data' => CropTrial::of($place, ProofStandard::from($zone->standard), $crop->toCore(), CropCsv::crop($request->cells($crop))),
-        ]);
+        return Answer::of(CropTrial::of($place, ProofStandard::from($zone->standard), $crop->toCore(), CropCsv::crop($request->cells($crop))));
     }
 }

@@ -12,6 +12,7 @@ use Anthesis\Replay\Replay;
 use Anthesis\Window\ProofStandard;
 use App\Crops\Crop;
 use App\Crops\ZoneCrops;
+use App\Operations\Answer;
 use App\Results\PlaceOf;
 use App\Results\Results;
 use App\Stations\ZoneRecord;
@@ -51,9 +52,7 @@ class WindowsController
                 : ZoneCrops::of($zone)->variety($crop->varieties()->find($variety) ?? abort(404, 'There is no such variety.'), $crop);
         $route = array_filter($grown->routes, static fn ($r): bool => $r->value === $request->query('route'));
 
-        return response()->json([
-            'data' => CropRuns::of($place->at($site?->toCore() ?? $place->site()), $grown, array_values($route)[0] ?? $grown->routes[0]),
-        ]);
+        return Answer::of(CropRuns::of($place->at($site?->toCore() ?? $place->site()), $grown, array_values($route)[0] ?? $grown->routes[0]));
     }
 
     /** The crop at every site, and its varieties, compared with the crop in open ground. */
@@ -61,9 +60,7 @@ class WindowsController
     {
         $standard = WindowsAsked::in($request, $zone)->standard ?? ProofStandard::from($zone->standard);
 
-        return response()->json([
-            'data' => Results::of($this->place($zone), new ComparisonQuestion(ZoneCrops::of($zone)->crop($crop), $standard)),
-        ]);
+        return Answer::of(Results::of($this->place($zone), new ComparisonQuestion(ZoneCrops::of($zone)->crop($crop), $standard)));
     }
 
     /** The longest days to maturity with which what is planted on a day still comes to harvest, by the record. */
@@ -71,16 +68,14 @@ class WindowsController
     {
         $asked = SowDayAsked::in($request, $zone, $crop, $this->places->zone($zone));
 
-        return response()->json([
-            'data' => [
-                'packet_days' => PacketDays::left(
-                    Replay::ofPlace($asked->place),
-                    $asked->crop,
-                    $asked->route,
-                    $asked->day,
-                    $asked->standard,
-                ),
-            ],
+        return Answer::of([
+            'packet_days' => PacketDays::left(
+                Replay::ofPlace($asked->place),
+                $asked->crop,
+                $asked->route,
+                $asked->day,
+                $asked->standard,
+            ),
         ]);
     }
 
@@ -89,7 +84,7 @@ class WindowsController
     {
         $asked = SowDayAsked::in($request, $zone, $crop, $this->places->zone($zone));
 
-        return response()->json(['data' => SowingWater::of($asked->place, $asked->crop, $asked->route, $asked->day)]);
+        return Answer::of(SowingWater::of($asked->place, $asked->crop, $asked->route, $asked->day));
     }
 
     /** Seedlings to raise beside a direct sowing that often fails; null if they would not help. */
@@ -99,7 +94,7 @@ class WindowsController
 
         $question = new SparesQuestion($asked->place->site(), $asked->crop, $asked->day);
 
-        return response()->json(['data' => Results::of($asked->place, $question)['spares']]);
+        return Answer::of(Results::of($asked->place, $question)['spares']);
     }
 
     /** What moves a crop's windows most. */
@@ -115,15 +110,13 @@ class WindowsController
 
         $question = new SensitivityQuestion($grown, $crop->cells, $route, $standard, ZoneRecord::ledByOthers($zone));
 
-        return response()->json(['data' => Results::of($this->place($zone), $question)['movers']]);
+        return Answer::of(Results::of($this->place($zone), $question)['movers']);
     }
 
     /** What the latest edition of the method changed, crop by crop. */
     public function methodChanges(Zone $zone): JsonResponse
     {
-        return response()->json([
-            'data' => Results::of($this->place($zone), new MethodChangesQuestion(ProofStandard::from($zone->standard)))['changes'],
-        ]);
+        return Answer::of(Results::of($this->place($zone), new MethodChangesQuestion(ProofStandard::from($zone->standard)))['changes']);
     }
 
     private function place(Zone $zone): Place

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Zones;
 
+use App\Operations\Answer;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
@@ -19,23 +20,21 @@ class BoundaryController
     {
         $boundaries = ZoneBoundary::byZone();
 
-        return response()->json([
-            'data' => array_values(
-                Zone::query()
-                    ->orderBy('name')
-                    ->get()
-                    ->map(
-                        static fn (Zone $z): array => [
-                            'zone' => $z->slug,
-                            'name' => $z->name,
-                            'longitude' => $z->longitude,
-                            'latitude' => $z->latitude,
-                            'rings' => isset($boundaries[$z->id]) ? $boundaries[$z->id]->drawn() : [],
-                        ],
-                    )
-                    ->all(),
-            ),
-        ]);
+        return Answer::of(array_values(
+            Zone::query()
+                ->orderBy('name')
+                ->get()
+                ->map(
+                    static fn (Zone $z): array => [
+                        'zone' => $z->slug,
+                        'name' => $z->name,
+                        'longitude' => $z->longitude,
+                        'latitude' => $z->latitude,
+                        'rings' => isset($boundaries[$z->id]) ? $boundaries[$z->id]->drawn() : [],
+                    ],
+                )
+                ->all(),
+        ));
     }
 
     public function store(Request $request, SaveBoundaries $save): JsonResponse
