@@ -15,6 +15,7 @@ use App\People\User;
 use App\People\VersionedRequest;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpFoundation\StreamedResponse;
@@ -22,24 +23,16 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
 /** The crop book. */
 class CropController
 {
-    public function index(): JsonResponse
+    public function index(): AnonymousResourceCollection
     {
         $translations = Translation::byLanguage();
+        $entries = array_map(static fn (Crop $crop): array => ['crop' => $crop, 'translations' => $translations], Crop::inOrder());
 
-        return Answer::of(array_map(
-            static fn (Crop $c): array => [
-                'slug' => $c->slug,
-                'name' => $c->cells['name'],
-                'family' => $c->cells['family'],
-                'kind' => $c->cells['kind'],
-                'names' => CropNames::of($c->slug, $c->cells, $translations),
-            ],
-            Crop::inOrder(),
-        ));
+        return CropEntryResource::collection($entries);
     }
 
     /** What a crop's cells may hold, by part of the form. */
-    public function columns(): JsonResponse
+    public function columns(): AnonymousResourceCollection
     {
         $columns = array_values(array_filter(CropSchema::columns(), static fn (CropColumn $c): bool => $c->name !== 'slug'));
         usort(
@@ -48,20 +41,7 @@ class CropController
                 array_search($b->group, CropSchema::GROUPS, true),
         );
 
-        return Answer::of(array_map(
-            static fn (CropColumn $c): array => [
-                'column' => $c->name,
-                'type' => $c->type,
-                'group' => $c->group,
-                'unit' => $c->unit,
-                'least' => $c->least,
-                'most' => $c->most,
-                'choices' => $c->choices,
-                'optional' => $c->optional,
-                'by_variety' => $c->byVariety,
-            ],
-            $columns,
-        ));
+        return CropColumnResource::collection($columns);
     }
 
     public function show(Crop $crop): CropResource

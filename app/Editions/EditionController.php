@@ -126,7 +126,7 @@ class EditionController
             'against' => $content['changes']['against'] ?? null,
             'changes' => $content['changes']['list'] ?? [],
             'warnings' => $draft->warnings($zone, $windows, $document),
-            'objections' => Objection::toDraftOf($zone)->get()->map(static fn (Objection $o): array => $o->told())->all(),
+            'objections' => ObjectionResource::collection(Objection::toDraftOf($zone)->get()),
         ]);
     }
 
@@ -143,11 +143,12 @@ class EditionController
             ],
         );
 
-        return Answer::of($save->raise($zone, $asked['key'], $asked['crop'], $asked['text'], $request->user())->told(),
-            201);
+        $raised = $save->raise($zone, $asked['key'], $asked['crop'], $asked['text'], $request->user());
+
+        return (new ObjectionResource($raised))->response()->setStatusCode(201);
     }
 
-    public function answer(Request $request, Objection $objection, SaveObjection $save): JsonResponse
+    public function answer(Request $request, Objection $objection, SaveObjection $save): ObjectionResource
     {
         Gate::authorize('publish', $objection->zone);
         $answer = $request->validate(
@@ -156,7 +157,7 @@ class EditionController
         )['answer'];
         $save->answer($objection, $answer, $request->user());
 
-        return Answer::of($objection->refresh()->told());
+        return new ObjectionResource($objection->refresh());
     }
 
     public function publication(Publication $publication): PublicationResource

@@ -54,17 +54,4 @@ class Objection extends Model
 
         return $objections;
     }
-
-    /** @return array{id: int, crop: string, text: string, author: string, answer: string|null, answered_by: string|null} */
-    public function told(): array
-    {
-        return [
-            'id' => $this->id,
-            'crop' => $this->crop,
-            'text' => $this->text,
-            'author' => $this->author,
-            'answer' => $this->answer,
-            'answered_by' => $this->answered_by,
-        ];
-    }
 }

@@ -23,17 +23,13 @@ class OutboxController
         return Answer::of([
             'simulated' => config('mail.default') === 'outbox',
             'readers' => LetterReader::query()->whereNotNull('confirmed_at')->count(),
-            'mails' => OutboxMail::query()
-                ->when(Gate::denies('manage', User::class), static fn (Builder $q) => $q->where('to_person', false))
-                ->orderByDesc('id')
-                ->limit(self::SHOWN)
-                ->get()
-                ->map(
-                    static fn (OutboxMail $m): array => $m->only(['id', 'recipient', 'subject', 'message']) + [
-                        'at' => $m->created_at->toIso8601String(),
-                    ],
-                )
-                ->all(),
+            'mails' => OutboxMailResource::collection(
+                OutboxMail::query()
+                    ->when(Gate::denies('manage', User::class), static fn (Builder $q) => $q->where('to_person', false))
+                    ->orderByDesc('id')
+                    ->limit(self::SHOWN)
+                    ->get(),
+            ),
         ]);
     }
 }

@@ -126,8 +126,7 @@ class LogController
             throw ValidationException::withMessages(['photo' => $why->getMessage()]);
         }
 
-        return Answer::of(['photo' => $photo->checksum, 'width' => $photo->width, 'height' => $photo->height],
-            201);
+        return Answer::of(['photo' => $photo->checksum, 'width' => $photo->width, 'height' => $photo->height], 201);
     }
 
     public function photo(string $photo): Response

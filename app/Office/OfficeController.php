@@ -4,23 +4,14 @@ declare(strict_types=1);
 
 namespace App\Office;
 
-use Anthesis\Messages\Words;
-use App\Operations\Answer;
-use Illuminate\Http\JsonResponse;
-
 class OfficeController
 {
-    public function show(): JsonResponse
+    public function show(): OfficeResource
     {
-        $office = Office::inUse();
-
-        return Answer::of($office->only([...Office::FIELDS, 'slug', 'version']) + [
-            'signature_changed' => $office->signatureChanged(),
-            'languages_there' => array_values(array_diff(Words::languages(), [Words::SOURCE])),
-        ]);
+        return new OfficeResource(Office::inUse());
     }
 
-    public function update(OfficeRequest $request, SaveOffice $save): JsonResponse
+    public function update(OfficeRequest $request, SaveOffice $save): OfficeResource
     {
         $save->execute($request->values(), $request->version(), $request->user());
 

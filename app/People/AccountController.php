@@ -18,7 +18,6 @@ class AccountController
     public function show(Request $request): JsonResponse
     {
         $user = self::user($request);
-        $here = SessionLogin::here($request);
 
         return Answer::of([
             'name' => $user->name,
@@ -29,18 +28,7 @@ class AccountController
                 'demanded' => Office::inUse()->second_factor,
                 'recovery_codes' => count($user->recovery_codes ?? []),
             ],
-            'logins' => Login::alive($user)
-                ->get()
-                ->map(
-                    static fn (Login $login): array => [
-                        'id' => $login->id,
-                        'device' => $login->device,
-                        'since' => $login->started_at->toIso8601String(),
-                        'seen' => $login->seen_at->toIso8601String(),
-                        'here' => $login->id === $here,
-                    ],
-                )
-                ->all(),
+            'logins' => LoginResource::collection(Login::alive($user)->get()),
         ]);
     }
 
@@ -86,8 +74,9 @@ class AccountController
         $user = self::user($request);
         $secret = $save->begin($user);
 
-        return Answer::of(['secret' => $secret, 'address' => Totp::address($secret, Office::inUse()->name ?: 'Anthesis', $user->email)],
-            201);
+        $address = Totp::address($secret, Office::inUse()->name ?: 'Anthesis', $user->email);
+
+        return Answer::of(['secret' => $secret, 'address' => $address], 201);
     }
 
     public function confirmSecondFactor(Request $request, SaveSecondFactor $save): JsonResponse

@@ -20,6 +20,7 @@ use Illuminate\Support\Carbon;
  * @property int $user_id
  * @property Role $role
  * @property Carbon|null $deactivated_at since when they may not use the office; null: they may
+ * @property-read Carbon|null $seen when the person was last logged in anywhere, if that was asked for; null: never
  * @property-read User $user
  * @property-read Office $office
  */
@@ -30,7 +31,7 @@ class Membership extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['role' => Role::class, 'deactivated_at' => 'datetime'];
+    protected $casts = ['role' => Role::class, 'deactivated_at' => 'datetime', 'seen' => 'datetime'];
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo
@@ -47,6 +48,18 @@ class Membership extends Model
     public function isActive(): bool
     {
         return $this->deactivated_at === null;
+    }
+
+    /** @return Builder<self> those of the office in use, each with `seen` */
+    public static function withLastSeen(): Builder
+    {
+        $memberships = self::query();
+        $memberships->select('memberships.*')->selectSub(
+            Login::query()->selectRaw('MAX(seen_at)')->whereColumn('logins.user_id', 'memberships.user_id'),
+            'seen',
+        );
+
+        return $memberships;
     }
 
     /** @return Builder<self> the offices open to a person, whichever is in use, in the order in which they joined */

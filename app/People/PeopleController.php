@@ -18,30 +18,11 @@ class PeopleController
     public function index(): JsonResponse
     {
         Gate::authorize('manage', User::class);
-        $seen = Login::query()
-            ->whereIn('user_id', Membership::query()->select('user_id'))
-            ->selectRaw('user_id, MAX(seen_at) AS seen')->groupBy('user_id')->toBase()->pluck('seen', 'user_id');
+        $people = Membership::withLastSeen()->with('user')->get();
 
         return Answer::of([
-            'people' => Membership::query()
-                ->with('user')
-                ->get()
-                ->sortBy('user.name')
-                ->map(static fn (Membership $one): array => self::shape($one, $seen[$one->user_id] ?? null))
-                ->values()
-                ->all(),
-            'invitations' => Invitation::open()
-                ->with('inviter')
-                ->orderBy('id')
-                ->get()
-                ->map(
-                    static fn (Invitation $one): array => $one->only(['id', 'name', 'email']) + [
-                        'role' => $one->role->value,
-                        'until' => $one->expires_at->toIso8601String(),
-                        'by' => $one->inviter?->name,
-                    ],
-                )
-                ->all(),
+            'people' => MembershipResource::collection($people->sortBy('user.name')->values()),
+            'invitations' => InvitationResource::collection(Invitation::open()->with('inviter')->orderBy('id')->get()),
         ]);
     }
 
@@ -80,21 +61,5 @@ class PeopleController
         $save->remove($person, (bool) $keeps, $request->user() ?? abort(401));
 
         return response()->noContent();
-    }
-
-    /** @return array<string, mixed> */
-    private static function shape(Membership $membership, ?string $seen): array
-    {
-        $user = $membership->user;
-
-        return [
-            'id' => $user->id,
-            'name' => $user->name,
-            'email' => $user->email,
-            'role' => $membership->role->value,
-            'active' => $membership->isActive(),
-            'second_factor' => $user->hasSecondFactor(),
-            'seen' => $seen === null ? null : now()->parse($seen)->toIso8601String(),
-        ];
     }
 }

@@ -8,6 +8,7 @@ use App\Operations\Answer;
 use App\Operations\OfficeInUse;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Rules\Enum;
 
@@ -17,23 +18,11 @@ class TokenController
     /** Days for which a token can be valid. */
     private const DAYS = [30, 90, 365];
 
-    public function index(Request $request): JsonResponse
+    public function index(Request $request): AnonymousResourceCollection
     {
-        return Answer::of(self::user($request)
-            ->tokens()
-            ->where('office_id', OfficeInUse::one())
-            ->orderByDesc('id')
-            ->get()
-            ->map(
-                static fn (Token $token): array => [
-                    'id' => $token->id,
-                    'name' => $token->name,
-                    'scopes' => $token->abilities,
-                    'until' => $token->expires_at?->toIso8601String(),
-                    'used' => $token->last_used_at?->toIso8601String(),
-                ],
-            )
-            ->all());
+        return TokenResource::collection(
+            self::user($request)->tokens()->where('office_id', OfficeInUse::one())->orderByDesc('id')->get(),
+        );
     }
 
     public function store(Request $request, SaveToken $save): JsonResponse
@@ -53,14 +42,14 @@ class TokenController
         return Answer::of(['token' => $token], 201);
     }
 
-    public function destroy(Request $request, int $token, SaveToken $save): JsonResponse
+    public function destroy(Request $request, int $token, SaveToken $save): AnonymousResourceCollection
     {
         $save->end(self::user($request), $token);
 
         return $this->index($request);
     }
 
-    public function restore(Request $request, int $token, SaveToken $save): JsonResponse
+    public function restore(Request $request, int $token, SaveToken $save): AnonymousResourceCollection
     {
         $save->restore(self::user($request), $token);
 

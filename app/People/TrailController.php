@@ -30,11 +30,7 @@ class TrailController
             ->get();
 
         return Answer::of([
-            'changes' => $changes
-                ->take(self::PAGE)
-                ->map(self::shape(...))
-                ->values()
-                ->all(),
+            'changes' => ChangeResource::collection($changes->take(self::PAGE)),
             'more' => $changes->count() > self::PAGE,
             // Those who work here, and those who did and are still named.
             'people' => User::query()
@@ -85,28 +81,6 @@ class TrailController
             isset($asked['from']) ? Carbon::parse($asked['from'])->startOfDay() : null,
             isset($asked['until']) ? Carbon::parse($asked['until'])->addDay()->startOfDay() : null,
         );
-    }
-
-    /** @return array<string, mixed> */
-    private static function shape(Change $change): array
-    {
-        return [
-            'id' => $change->id,
-            'at' => $change->created_at->toIso8601String(),
-            'by' => $change->by(),
-            'zone' => $change->zone?->slug,
-            'zone_name' => $change->zone?->name,
-            'crop' => $change->crop,
-            'subject' => $change->subject,
-            'about' => $change->about,
-            'act' => $change->act,
-            'fields' => array_map(
-                static fn (string $field, array $values): array => ['field' => $field, ...$values],
-                array_keys($change->fields),
-                $change->fields,
-            ),
-            'why' => $change->why,
-        ];
     }
 
     /** @return list<list<string|int|null>> */

@@ -48,15 +48,13 @@ class HarvestPlan extends Model
         return self::query()->firstOrNew(['zone_id' => $zone->id]);
     }
 
-    /** @return array<string, mixed> as the contract's HarvestPlan; crops that are no longer in the book are left out */
-    public function told(): array
+    /** Leaves out crops that are no longer in the book, for reading; what is saved stays as it is. */
+    public function onlyOfTheBook(): self
     {
         $known = Crop::query()->whereIn('slug', array_column($this->needs, 'crop'))->pluck('slug')->all();
+        $this->needs = array_values(array_filter($this->needs, static fn (array $need): bool => in_array($need['crop'], $known, true)));
 
-        return [
-            'needs' => array_values(array_filter($this->needs, static fn (array $need): bool => in_array($need['crop'], $known, true))),
-            'version' => $this->version,
-        ];
+        return $this;
     }
 
     /** @return array<string, mixed> */

@@ -5,10 +5,8 @@ declare(strict_types=1);
 namespace App\Season;
 
 use App\Crops\Crop;
-use App\Operations\Answer;
 use App\People\VersionedRequest;
 use App\Zones\Zone;
-use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 
@@ -16,12 +14,12 @@ class HarvestPlanController
 {
     private const MOST = 60;
 
-    public function show(Zone $zone): JsonResponse
+    public function show(Zone $zone): HarvestPlanResource
     {
-        return Answer::of(HarvestPlan::of($zone)->told());
+        return new HarvestPlanResource(HarvestPlan::of($zone)->onlyOfTheBook());
     }
 
-    public function update(Request $request, Zone $zone, SaveHarvestPlan $save): JsonResponse
+    public function update(Request $request, Zone $zone, SaveHarvestPlan $save): HarvestPlanResource
     {
         $version = VersionedRequest::of($request);
         $asked = $request->validate(
@@ -47,6 +45,8 @@ class HarvestPlanController
             $needs[] = ['crop' => (string) $need['crop'], 'amount' => (float) $need['amount']];
         }
 
-        return Answer::of($save->execute($zone, $request->user(), $needs, $version)->told());
+        $save->execute($zone, $request->user(), $needs, $version);
+
+        return $this->show($zone);
     }
 }

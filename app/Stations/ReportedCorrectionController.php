@@ -35,8 +35,7 @@ class ReportedCorrectionController
         return Answer::of([
             'corrections' => $this->open($zone),
             'computation' => $computation === null ? null : new ComputationResource($computation),
-        ],
-            202);
+        ], 202);
     }
 
     /** @return array<int, mixed> */

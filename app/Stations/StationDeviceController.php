@@ -8,20 +8,21 @@ use App\Operations\Answer;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\ValidationException;
 
 /** The devices that report for the stations of a zone. */
 class StationDeviceController
 {
-    public function index(Zone $zone): JsonResponse
+    public function index(Zone $zone): AnonymousResourceCollection
     {
         $devices = StationDevice::query()
             ->whereIn('station_id', Station::query()->select('id')->where('zone_id', $zone->id))
             ->orderBy('id')
             ->get();
 
-        return Answer::of($devices->map(self::told(...))->all());
+        return StationDeviceResource::collection($devices);
     }
 
     public function store(Request $request, Zone $zone, SaveDevice $save): JsonResponse
@@ -36,11 +37,12 @@ class StationDeviceController
             throw ValidationException::withMessages(['station' => 'This zone has no such station. Choose another one.']);
         [$device, $token] = $save->add($station, $asked['name'], $request->user());
 
-        return Answer::of(['device' => self::told($device), 'token' => $token, 'address' => url('/api/station-reports')],
-            201);
+        $told = ['device' => new StationDeviceResource($device), 'token' => $token, 'address' => url('/api/station-reports')];
+
+        return Answer::of($told, 201);
     }
 
-    public function destroy(Request $request, StationDevice $device, SaveDevice $save): JsonResponse
+    public function destroy(Request $request, StationDevice $device, SaveDevice $save): AnonymousResourceCollection
     {
         $zone = $device->station->zone;
         Gate::authorize('update', $zone);
@@ -49,23 +51,12 @@ class StationDeviceController
         return $this->index($zone);
     }
 
-    public function restore(Request $request, int $device, SaveDevice $save): JsonResponse
+    public function restore(Request $request, int $device, SaveDevice $save): AnonymousResourceCollection
     {
         $zone = StationDevice::query()->withTrashed()->findOrFail($device)->station->zone;
         Gate::authorize('update', $zone);
         $save->restore(StationDevice::undoable()->findOrFail($device), $request->user() ?? abort(401));
 
         return $this->index($zone);
-    }
-
-    /** @return array{id: int, station: int, name: string, reported_at: string|null} */
-    private static function told(StationDevice $device): array
-    {
-        return [
-            'id' => $device->id,
-            'station' => $device->station_id,
-            'name' => $device->name,
-            'reported_at' => $device->reported_at?->toIso8601String(),
-        ];
     }
 }

@@ -42,8 +42,7 @@ class StationReportController
             'first' => $file->reading->asRead->first->iso(),
             'last' => $file->reading->asRead->last()->iso(),
             'to_decide' => $waiting,
-        ],
-            202);
+        ], 202);
     }
 
     /** The device a token belongs to. Somebody who tries tokens is stopped by their network address, because each try has another token. */

@@ -25,6 +25,8 @@ class CropTrialController
         $place =
             $places->zone($zone) ?? throw ValidationException::withMessages(['zone' => 'That zone has no record yet. Choose another one.']);
 
-        return Answer::of(CropTrial::of($place, ProofStandard::from($zone->standard), $crop->toCore(), CropCsv::crop($request->cells($crop))));
+        $edited = CropCsv::crop($request->cells($crop));
+
+        return Answer::of(CropTrial::of($place, ProofStandard::from($zone->standard), $crop->toCore(), $edited));
     }
 }

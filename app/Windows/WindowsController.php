@@ -52,7 +52,9 @@ class WindowsController
                 : ZoneCrops::of($zone)->variety($crop->varieties()->find($variety) ?? abort(404, 'There is no such variety.'), $crop);
         $route = array_filter($grown->routes, static fn ($r): bool => $r->value === $request->query('route'));
 
-        return Answer::of(CropRuns::of($place->at($site?->toCore() ?? $place->site()), $grown, array_values($route)[0] ?? $grown->routes[0]));
+        $there = $place->at($site?->toCore() ?? $place->site());
+
+        return Answer::of(CropRuns::of($there, $grown, array_values($route)[0] ?? $grown->routes[0]));
     }
 
     /** The crop at every site, and its varieties, compared with the crop in open ground. */

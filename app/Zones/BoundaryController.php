@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace App\Zones;
 
-use App\Operations\Answer;
-use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\ValidationException;
 
@@ -16,28 +15,18 @@ class BoundaryController
 
     private const KEY = '/^[A-Za-z0-9-]{8,64}$/';
 
-    public function index(): JsonResponse
+    public function index(): AnonymousResourceCollection
     {
         $boundaries = ZoneBoundary::byZone();
+        $outlines = Zone::query()
+            ->orderBy('name')
+            ->get()
+            ->map(static fn (Zone $zone): array => ['zone' => $zone, 'boundary' => $boundaries[$zone->id] ?? null]);
 
-        return Answer::of(array_values(
-            Zone::query()
-                ->orderBy('name')
-                ->get()
-                ->map(
-                    static fn (Zone $z): array => [
-                        'zone' => $z->slug,
-                        'name' => $z->name,
-                        'longitude' => $z->longitude,
-                        'latitude' => $z->latitude,
-                        'rings' => isset($boundaries[$z->id]) ? $boundaries[$z->id]->drawn() : [],
-                    ],
-                )
-                ->all(),
-        ));
+        return ZoneOutlineResource::collection($outlines);
     }
 
-    public function store(Request $request, SaveBoundaries $save): JsonResponse
+    public function store(Request $request, SaveBoundaries $save): AnonymousResourceCollection
     {
         Gate::authorize('create', Zone::class);
         $request->validate(
@@ -57,7 +46,7 @@ class BoundaryController
         return $this->index();
     }
 
-    public function destroy(Request $request, string $upload, SaveBoundaries $save): JsonResponse
+    public function destroy(Request $request, string $upload, SaveBoundaries $save): AnonymousResourceCollection
     {
         Gate::authorize('create', Zone::class);
         try {

@@ -47,6 +47,12 @@ final class HouseTest extends TestCase
         self::assertSame([], $this->that('Controller', self::WRITES, '/\$save->/'));
     }
 
+    public function test_controllers_send_resources_and_answers_alone(): void
+    {
+        // The open data has an envelope of its own.
+        self::assertSame([], $this->that('Controller', "/'data' =>|response\\(\\)->json\\(/", '/OpenData::VERSION/'));
+    }
+
     public function test_a_file_of_the_application_lies_flat_in_its_feature(): void
     {
         self::assertSame([], glob(dirname(__DIR__, 2).'/app/*/*/*') ?: []);
