@@ -7,6 +7,7 @@ namespace App\Crops;
 use App\Operations\DatedByToday;
 use App\Operations\OfficeThrough;
 use App\Operations\OfOffice;
+use App\People\NamesPerson;
 use App\People\User;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -22,6 +23,7 @@ use Illuminate\Support\Carbon;
  * @property Carbon $created_at
  * @property-read User|null $user
  */
+#[NamesPerson('user_id')]
 #[OfficeThrough('crop_id', Crop::class)]
 class CropRevision extends Model
 {

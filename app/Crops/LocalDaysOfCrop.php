@@ -7,6 +7,7 @@ namespace App\Crops;
 use App\Operations\DatedByToday;
 use App\Operations\OfficeThrough;
 use App\Operations\OfOffice;
+use App\People\NamesPerson;
 use App\People\User;
 use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Builder;
@@ -35,6 +36,7 @@ use Illuminate\Support\Carbon;
  * @property-read Crop $crop
  * @property-read User|null $user
  */
+#[NamesPerson('user_id', 'undone_by')]
 #[OfficeThrough('zone_id', Zone::class)]
 class LocalDaysOfCrop extends Model
 {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Desk;
 
 use App\Operations\Answer;
-use App\Operations\SeenHere;
+use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
@@ -16,7 +16,7 @@ class AttentionController
     {
         $slug =
             $request->validate([
-                'zone' => ['nullable', 'string', 'max:80', SeenHere::zone()],
+                'zone' => ['nullable', 'string', 'max:80', Zone::seenHere()],
             ])['zone'] ?? null;
         $attends = $attention->of(Attention::zones($slug), $request->user() ?? abort(401), $slug !== null);
 

@@ -7,7 +7,7 @@ namespace App\Desk;
 use Anthesis\Messages\DateStyle;
 use Anthesis\Messages\UnitSystem;
 use Anthesis\Messages\Words;
-use App\Operations\SeenHere;
+use App\Zones\Zone;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Rules\Enum;
@@ -23,7 +23,7 @@ class ProfileController
                 'dates' => ['present', 'nullable', new Enum(DateStyle::class)],
                 'language' => ['sometimes', 'nullable', Rule::in(Words::languages())],
                 'digest' => ['sometimes', 'boolean'],
-                'home_zone' => ['present', 'nullable', 'string', 'max:80', SeenHere::zone()],
+                'home_zone' => ['present', 'nullable', 'string', 'max:80', Zone::seenHere()],
             ]
         );
         $user = $request->user() ?? abort(401);

@@ -7,6 +7,7 @@ namespace App\Editions;
 use App\Operations\OfficeThrough;
 use App\Operations\OfOffice;
 use App\Operations\SentOnce;
+use App\People\NamesPerson;
 use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -26,6 +27,7 @@ use Illuminate\Database\Eloquent\Relations\Relation;
  * @property list<array{phrase: array<string, mixed>, answer: string}>|null $answers to the draft's warnings
  * @property-read Edition $edition
  */
+#[NamesPerson('user_id')]
 #[OfficeThrough('zone_id', Zone::class)]
 class Publication extends Model
 {

@@ -9,6 +9,7 @@ use App\Log\Bed;
 use App\Operations\OfficeThrough;
 use App\Operations\OfOffice;
 use App\Operations\SentOnce;
+use App\People\NamesPerson;
 use App\People\Versioned;
 use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Model;
@@ -34,6 +35,7 @@ use Illuminate\Support\Carbon;
  * @property-read Crop $crop
  * @property-read Bed $bed
  */
+#[NamesPerson('user_id')]
 #[OfficeThrough('zone_id', Zone::class)]
 class Planting extends Model
 {

@@ -7,6 +7,7 @@ namespace App\Ground;
 use App\Crops\Crop;
 use App\Operations\OfficeThrough;
 use App\Operations\OfOffice;
+use App\People\BelongsToPerson;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -17,6 +18,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $crop_id
  * @property float $price in whatever currency they use
  */
+#[BelongsToPerson]
 #[OfficeThrough('crop_id', Crop::class)]
 class Price extends Model
 {

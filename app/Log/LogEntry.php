@@ -10,6 +10,7 @@ use App\Crops\Crop;
 use App\Operations\OfficeThrough;
 use App\Operations\OfOffice;
 use App\Operations\SentOnce;
+use App\People\NamesPerson;
 use App\People\User;
 use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Builder;
@@ -45,6 +46,7 @@ use Illuminate\Support\Carbon;
  * @property-read Sowing|null $sowing
  * @property-read self|null $corrects
  */
+#[NamesPerson('user_id')]
 #[OfficeThrough('zone_id', Zone::class)]
 class LogEntry extends Model
 {

@@ -6,6 +6,7 @@ namespace App\Log;
 
 use App\Operations\OfficeThrough;
 use App\Operations\OfOffice;
+use App\People\NamesPerson;
 use App\People\User;
 use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Model;
@@ -30,6 +31,7 @@ use Illuminate\Support\Carbon;
  * @property-read Zone $zone
  * @property-read User|null $user
  */
+#[NamesPerson('user_id')]
 #[OfficeThrough('zone_id', Zone::class)]
 class LogImport extends Model
 {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Log;
 
 use App\Operations\OfOffice;
+use App\People\NamesPerson;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
@@ -19,6 +20,7 @@ use Illuminate\Support\Carbon;
  * @property int|null $user_id
  * @property Carbon|null $created_at
  */
+#[NamesPerson('user_id')]
 class LogPhoto extends Model
 {
     use OfOffice;

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Operations;
 
 use Illuminate\Database\Eloquent\Model;
-use ReflectionClass;
 
 /**
  * A row that belongs to an office: by its `office_id` or, with `#[OfficeThrough]`, by the row it belongs to. No query sees rows of an
@@ -15,8 +14,8 @@ trait OfOffice
 {
     protected static function bootOfOffice(): void
     {
-        $through = (new ReflectionClass(static::class))->getAttributes(OfficeThrough::class)[0] ?? null;
-        static::addGlobalScope(new OfficeScope($through?->newInstance()));
+        $through = OfficeThrough::of(static::class);
+        static::addGlobalScope(new OfficeScope($through));
         if ($through === null) {
             static::creating(static function (Model $row): void {
                 if (! array_key_exists('office_id', $row->getAttributes())) {

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Operations;
 
-use App\Zones\Zone;
 use Closure;
 use Illuminate\Contracts\Validation\ValidationRule;
 use Illuminate\Database\Eloquent\Model;
@@ -17,12 +16,6 @@ final readonly class SeenHere implements ValidationRule
     /** @param  class-string<Model>  $model */
     public function __construct(private string $model, private string $column, private string $else)
     {
-    }
-
-    /** By its slug. */
-    public static function zone(): self
-    {
-        return new self(Zone::class, 'slug', 'There is no such zone. Choose another one.');
     }
 
     public function validate(string $attribute, mixed $value, Closure $fail): void

@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\Crops\Crop;
 use App\Office\Office;
 use App\Operations\DatedByToday;
 use App\Operations\OfficeInUse;
+use App\Operations\OfficeThrough;
 use App\Operations\OfOffice;
-use App\Stations\Station;
 use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -41,6 +40,7 @@ use LogicException;
  *
  * @phpstan-type Told array{field: string, was: mixed, is: mixed, by: string, at: string}
  */
+#[NamesPerson('user_id')]
 class Change extends Model
 {
     use DatedByToday;
@@ -156,15 +156,17 @@ class Change extends Model
 
     private static function zoneOf(Model $row): ?int
     {
-        $columns = $row->getAttributes();
+        if ($row->getTable() === 'zones') {
+            return (int) $row->getKey();
+        }
+        $own = $row->getAttributes()['zone_id'] ?? null;
+        if ($own !== null) {
+            return (int) $own;
+        }
+        $through = OfficeThrough::of($row::class);
+        $above = $through?->model::query()->find($row->getAttribute($through->column));
 
-        $zone = match (true) {
-            $row->getTable() === 'zones' => $row->getKey(),
-            isset($columns['station_id']) => Station::query()->whereKey($columns['station_id'])->value('zone_id'),
-            default => $columns['zone_id'] ?? null,
-        };
-
-        return $zone === null ? null : (int) $zone;
+        return $above === null ? null : self::zoneOf($above);
     }
 
     /** Of the row's zone, otherwise of the row, otherwise the one in use: what a job or a command changes is some office's too. */
@@ -188,7 +190,7 @@ class Change extends Model
         return match (true) {
             $row->getTable() === 'crops' => $columns['slug'],
             is_string($columns['crop'] ?? null) => $columns['crop'],
-            isset($columns['crop_id']) => Crop::query()->whereKey($columns['crop_id'])->value('slug'),
+            isset($columns['crop_id']) => $row->getRelationValue('crop')?->getAttribute('slug'),
             default => null,
         };
     }

@@ -26,6 +26,7 @@ use Illuminate\Support\Carbon;
  * @property-read User|null $inviter
  * @property-read Office $office
  */
+#[NamesPerson('invited_by')]
 class Invitation extends Model
 {
     use OfOffice;

@@ -6,7 +6,6 @@ namespace App\People;
 
 use Anthesis\Tables\CsvText;
 use App\Operations\Answer;
-use App\Operations\SeenHere;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -64,7 +63,7 @@ class TrailController
     {
         $asked = $request->validate(
             [
-                'zone' => ['nullable', 'string', 'max:80', SeenHere::zone()],
+                'zone' => ['nullable', 'string', 'max:80', Zone::seenHere()],
                 'crop' => ['nullable', 'string', 'max:60'],
                 'person' => ['nullable', 'integer', 'min:1', 'max:999999999999'],
                 'from' => ['nullable', 'string', 'date_format:Y-m-d'],

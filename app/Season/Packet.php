@@ -7,6 +7,7 @@ namespace App\Season;
 use App\Crops\Crop;
 use App\Operations\OfficeThrough;
 use App\Operations\OfOffice;
+use App\People\BelongsToPerson;
 use App\People\User;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -18,6 +19,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $crop_id
  * @property-read Crop $crop
  */
+#[BelongsToPerson]
 #[OfficeThrough('crop_id', Crop::class)]
 class Packet extends Model
 {

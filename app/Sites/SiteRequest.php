@@ -32,7 +32,7 @@ class SiteRequest extends FormRequest
 
         return [
             'name' => ['required', 'string', 'max:60', $unique->ignore($this->site()->id)],
-            'zone' => ['nullable', 'string', SeenHere::zone()],
+            'zone' => ['nullable', 'string', Zone::seenHere()],
             'air' => ['required', 'numeric', 'between:-15,15'],
             'sun' => ['required', 'numeric', 'between:-5,15'],
             'rate' => ['required', 'numeric', 'between:0.1,3'],

@@ -9,6 +9,7 @@ use Anthesis\Soil\ProbeReading;
 use App\Operations\OfficeThrough;
 use App\Operations\OfOffice;
 use App\Operations\SentOnce;
+use App\People\NamesPerson;
 use App\People\User;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -33,6 +34,7 @@ use Illuminate\Support\Carbon;
  * @property-read User|null $user
  * @property-read SoilSpot $spot
  */
+#[NamesPerson('user_id', 'withdrawn_by')]
 #[OfficeThrough('soil_spot_id', SoilSpot::class)]
 class SoilReading extends Model
 {

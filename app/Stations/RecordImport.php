@@ -8,6 +8,7 @@ use App\Operations\DatedByToday;
 use App\Operations\OfficeThrough;
 use App\Operations\OfOffice;
 use App\Operations\SentOnce;
+use App\People\NamesPerson;
 use App\People\User;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -37,6 +38,7 @@ use Illuminate\Support\Carbon;
  * @property-read User|null $user
  * @property-read StationRecord|null $record
  */
+#[NamesPerson('user_id')]
 #[OfficeThrough('station_id', Station::class)]
 class RecordImport extends Model
 {

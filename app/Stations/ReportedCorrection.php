@@ -6,6 +6,7 @@ namespace App\Stations;
 
 use App\Operations\OfficeThrough;
 use App\Operations\OfOffice;
+use App\People\NamesPerson;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -24,6 +25,7 @@ use Illuminate\Support\Carbon;
  * @property Carbon|null $decided_at
  * @property-read Station $station
  */
+#[NamesPerson('decided_by')]
 #[OfficeThrough('station_id', Station::class)]
 class ReportedCorrection extends Model
 {

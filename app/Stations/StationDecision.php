@@ -10,6 +10,7 @@ use Anthesis\Record\QualityDecision;
 use App\Operations\DatedByToday;
 use App\Operations\OfficeThrough;
 use App\Operations\OfOffice;
+use App\People\NamesPerson;
 use App\People\User;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -29,6 +30,7 @@ use Illuminate\Support\Carbon;
  * @property-read User|null $user
  * @property-read Station $station
  */
+#[NamesPerson('user_id')]
 #[OfficeThrough('station_id', Station::class)]
 class StationDecision extends Model
 {

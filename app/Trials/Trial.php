@@ -8,6 +8,7 @@ use App\Crops\Crop;
 use App\Operations\OfficeThrough;
 use App\Operations\OfOffice;
 use App\Operations\SentOnce;
+use App\People\NamesPerson;
 use App\People\User;
 use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Model;
@@ -35,6 +36,7 @@ use Illuminate\Support\Collection;
  * @property-read User|null $user
  * @property-read Collection<int, TrialPlot> $plots
  */
+#[NamesPerson('user_id')]
 #[OfficeThrough('zone_id', Zone::class)]
 class Trial extends Model
 {

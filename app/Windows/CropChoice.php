@@ -11,6 +11,7 @@ use Anthesis\Window\SowingWindow;
 use App\Operations\DatedByToday;
 use App\Operations\OfficeThrough;
 use App\Operations\OfOffice;
+use App\People\NamesPerson;
 use App\People\User;
 use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Builder;
@@ -31,6 +32,7 @@ use Illuminate\Support\Carbon;
  * @property Carbon $created_at
  * @property-read User|null $user
  */
+#[NamesPerson('user_id')]
 #[OfficeThrough('zone_id', Zone::class)]
 class CropChoice extends Model
 {

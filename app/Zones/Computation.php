@@ -6,6 +6,7 @@ namespace App\Zones;
 
 use App\Operations\OfficeThrough;
 use App\Operations\OfOffice;
+use App\People\NamesPerson;
 use App\Sites\Site;
 use App\Stations\RecordImport;
 use Illuminate\Database\Eloquent\Model;
@@ -38,6 +39,7 @@ use Illuminate\Support\Carbon;
  * @property-read Site|null $site
  * @property-read RecordImport|null $recordImport
  */
+#[NamesPerson('user_id')]
 #[OfficeThrough('zone_id', Zone::class)]
 class Computation extends Model
 {

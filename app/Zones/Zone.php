@@ -10,6 +10,7 @@ use Anthesis\Record\Latitude;
 use App\Editions\Edition;
 use App\Office\Office;
 use App\Operations\OfOffice;
+use App\Operations\SeenHere;
 use App\Operations\Today;
 use App\People\Versioned;
 use App\Stations\Station;
@@ -118,6 +119,12 @@ class Zone extends Model
             ['id' => 'max'],
             static fn ($query) => $query->where('state', ComputationState::Done)->whereNull('site_id'),
         );
+    }
+
+    /** The rule for a slug that a request names. */
+    public static function seenHere(): SeenHere
+    {
+        return new SeenHere(self::class, 'slug', 'There is no such zone. Choose another one.');
     }
 
     /**

@@ -212,7 +212,8 @@ class DemoSeeder extends Seeder
             }
             self::words($zone, $educator);
         }
-        app(SaveBoundaries::class)->execute(self::boundaries(array_column(array_column($zones, 0), 'name')), $educator);
+        $boundaries = self::boundaries(array_column(array_column($zones, 0), 'name'));
+        app(SaveBoundaries::class)->execute($boundaries, (string) Str::uuid(), $educator);
     }
 
     /** What people have written: a comment to answer, an advisory, and the mail to a newsletter reader. */

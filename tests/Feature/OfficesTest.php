@@ -9,13 +9,15 @@ use App\Crops\FoundOffice;
 use App\Log\Bed;
 use App\Log\LogPhoto;
 use App\Office\Office;
+use App\Operations\Models;
 use App\Operations\OfficeInUse;
 use App\Operations\OfOffice;
+use App\People\BelongsToPerson;
 use App\People\Change;
 use App\People\ChangeChain;
 use App\People\Login;
 use App\People\Membership;
-use App\People\NamedRows;
+use App\People\NamesPerson;
 use App\People\Role;
 use App\People\User;
 use App\Sites\Site;
@@ -43,6 +45,7 @@ final class OfficesTest extends TestCase
         'App\Office\Office' => 'they are what rows belong to',
         'App\People\User' => 'a person may work in several: found by membership',
         'App\People\Login' => 'of a person',
+        'App\People\Token' => 'of a person, looked up before it is known whose; its office_id says where it is good',
         'App\People\ChangeSeal' => 'one chain over all changes, without their content',
         'App\Results\Result' => 'found by a fingerprint of all that it was computed from',
         'App\Operations\Heartbeat' => 'of the machine',
@@ -59,23 +62,9 @@ final class OfficesTest extends TestCase
         $this->stranger = User::factory()->as(Role::Administrator)->in($this->other)->create()->refresh();
     }
 
-    /** @return list<class-string<Model>> */
-    private static function models(): array
-    {
-        $models = [];
-        foreach (glob(dirname(__DIR__, 2).'/app/*/*.php') ?: [] as $file) {
-            $class = 'App\\'.basename(dirname($file)).'\\'.basename($file, '.php');
-            if (preg_match('/^(?:final )?class \w+ extends (?:Model|Authenticatable)$/m', (string) file_get_contents($file)) === 1) {
-                $models[] = $class;
-            }
-        }
-
-        return $models;
-    }
-
     public function test_every_model_is_of_an_office_or_says_why_not(): void
     {
-        $models = self::models();
+        $models = Models::all();
         self::assertGreaterThan(40, count($models));
         foreach ($models as $model) {
             $isScoped = in_array(OfOffice::class, class_uses($model), true);
@@ -89,7 +78,7 @@ final class OfficesTest extends TestCase
         $this->foundOther();
         $first = Office::query()->orderBy('id')->firstOrFail();
         $seen = [];
-        foreach (self::models() as $model) {
+        foreach (Models::all() as $model) {
             if (isset(self::NOBODYS[$model])) {
                 continue;
             }
@@ -654,8 +643,12 @@ final class OfficesTest extends TestCase
                 "SELECT table_name AS t, column_name AS c FROM information_schema.key_column_usage WHERE table_schema = DATABASE() AND referenced_table_name = 'users'",
             ),
         );
-        $known = array_map(static fn (array $n): string => (new ($n[0])())->getTable().".{$n[1]}", NamedRows::NAMED);
-        foreach (NamedRows::OWN as $model) {
+        $known = [];
+        foreach (Models::with(NamesPerson::class) as $model => $names) {
+            $table = (new $model())->getTable();
+            array_push($known, ...array_map(static fn (string $column): string => "{$table}.{$column}", $names->columns));
+        }
+        foreach (array_keys(Models::with(BelongsToPerson::class)) as $model) {
             $known[] = (new $model())->getTable().'.user_id';
         }
         // A log-in and a membership are what lets somebody in, and end by themselves.
