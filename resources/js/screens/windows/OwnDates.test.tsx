@@ -40,6 +40,18 @@ describe('the educator’s own word', () => {
         });
     });
 
+    it('sends nothing that is not a day', () => {
+        const asked = fakeServer({ 'POST /api/zones/bench/windows/radish/choices': dossier });
+        show(<OwnDates zone="bench" crop="radish" data={dossier} />);
+        fireEvent.click(screen.getByText('Set your own dates'));
+        fireEvent.change(screen.getByLabelText('To 1'), { target: { value: 'soon' } });
+        fireEvent.change(screen.getByLabelText(/^Why/), { target: { value: 'The club.' } });
+        fireEvent.click(screen.getByText('Save'));
+        expect(screen.getByText(/^Enter a date such as/)).toBeTruthy();
+        expect(screen.getByLabelText('To 1').getAttribute('aria-invalid')).toBe('true');
+        expect(asked).toEqual([]);
+    });
+
     it('is there again after another screen, until it is cancelled', () => {
         fakeServer({});
         const first = show(<OwnDates zone="bench" crop="radish" data={dossier} />);

@@ -1,6 +1,7 @@
 import { Action } from '../../ui/Action';
 import { Button, Group, NativeSelect, Textarea, TextInput } from '@mantine/core';
-import { useState } from 'react';
+import { useForm } from '@mantine/form';
+import { useState, type ReactNode } from 'react';
 import type { Schema } from '../../api/client';
 import { inShort, monthDayOf } from '../../time/days';
 import { readMonthDay } from '../../time/typed';
@@ -18,9 +19,8 @@ const NOTHING: Draft = { school: null, reason: '', rows: [] };
 /** The educator's own choice: another method for this crop, or own dates; with a reason, and it can be undone. */
 export function OwnDates({ zone, crop, data }: { zone: string; crop: string; data: Schema['Dossier'] }) {
     const [draft, keep, forget] = useKept<Draft>(choiceDraft(zone, crop), NOTHING);
-    const { school, reason, rows } = draft;
+    const { school } = draft;
     const choice = useChoice(zone, crop);
-    const setRows = (next: Row[]) => keep({ ...draft, rows: next });
     const routes = data.replay.map((r) => ({ value: r.route, label: say(`act.${r.act}`) }));
     const start = (to: Schema['School']) =>
         keep({
@@ -60,10 +60,10 @@ export function OwnDates({ zone, crop, data }: { zone: string; crop: string; dat
         );
     }
     return (
-        <form
-            aria-label={say('own-dates.your-own-word')}
-            onSubmit={(event) => {
-                event.preventDefault();
+        <ChoiceForm
+            {...{ draft, keep, routes }}
+            school={school}
+            onSave={({ reason, rows }) =>
                 choice.mutate(
                     {
                         school,
@@ -72,23 +72,9 @@ export function OwnDates({ zone, crop, data }: { zone: string; crop: string; dat
                         windows: school === 'own' ? rows : undefined,
                     },
                     { onSuccess: forget },
-                );
-            }}
+                )
+            }
         >
-            <h3>{say(`school.${school}.follow`)}</h3>
-            {school === 'own' && <Windows rows={rows} setRows={setRows} routes={routes} />}
-            <Textarea
-                mt="xs"
-                size="xs"
-                label={say('own-dates.why')}
-                required
-                autoFocus={school !== 'own'}
-                maxLength={500}
-                autosize
-                minRows={2}
-                value={reason}
-                onChange={(event) => keep({ ...draft, reason: event.currentTarget.value })}
-            />
             <Problem error={choice.error} />
             <Group mt="xs" gap="xs">
                 <Button size="xs" type="submit" loading={choice.isPending}>
@@ -98,53 +84,96 @@ export function OwnDates({ zone, crop, data }: { zone: string; crop: string; dat
                     {say('common.cancel')}
                 </Button>
             </Group>
+        </ChoiceForm>
+    );
+}
+
+const isDay = (day: string) => (day === '' ? say('own-dates.no-day') : null);
+
+/** The reason, and the educator's own windows; nothing is sent that is not a day. */
+function ChoiceForm({
+    draft,
+    keep,
+    routes,
+    school,
+    onSave,
+    children,
+}: {
+    draft: Draft;
+    keep: (draft: Draft) => void;
+    routes: { value: Route; label: string }[];
+    school: Schema['School'];
+    onSave: (draft: Draft) => void;
+    children: ReactNode;
+}) {
+    const form = useForm<Draft>({
+        initialValues: draft,
+        onValuesChange: keep,
+        validate: { rows: { first: isDay, last: isDay } },
+    });
+    return (
+        <form aria-label={say('own-dates.your-own-word')} onSubmit={form.onSubmit(onSave)}>
+            <h3>{say(`school.${school}.follow`)}</h3>
+            {school === 'own' && <Windows form={form} routes={routes} />}
+            <Textarea
+                mt="xs"
+                size="xs"
+                label={say('own-dates.why')}
+                required
+                autoFocus={school !== 'own'}
+                maxLength={500}
+                autosize
+                minRows={2}
+                {...form.getInputProps('reason')}
+            />
+            {children}
         </form>
     );
 }
 
 /** The educator's own windows, one line each. */
 function Windows({
-    rows,
-    setRows,
+    form,
     routes,
 }: {
-    rows: Row[];
-    setRows: (rows: Row[]) => void;
+    form: Pick<
+        ReturnType<typeof useForm<Draft>>,
+        'values' | 'errors' | 'getInputProps' | 'setFieldValue' | 'insertListItem' | 'removeListItem'
+    >;
     routes: { value: Route; label: string }[];
 }) {
-    const change = (i: number, values: Partial<Row>) =>
-        setRows(rows.map((row, j) => (i === j ? { ...row, ...values } : row)));
     return (
         <>
-            {rows.map((row, i) => (
+            {form.values.rows.map((row, i) => (
                 <Group key={i} gap={6} mb={6} wrap="nowrap">
                     {routes.length > 1 && (
                         <NativeSelect
                             size="xs"
                             aria-label={say('own-dates.way-of-growing', { i: i + 1 })}
-                            value={row.route}
-                            onChange={(event) => change(i, { route: event.currentTarget.value as Route })}
                             data={routes}
+                            {...form.getInputProps(`rows.${i}.route`)}
                         />
                     )}
                     <DayField
                         label={say('own-dates.from', { i: i + 1 })}
                         value={row.first}
+                        error={form.errors[`rows.${i}.first`]}
                         autoFocus={i === 0}
-                        onChange={(first) => change(i, { first })}
+                        onChange={(first) => form.setFieldValue(`rows.${i}.first`, first)}
                     />
                     {say('own-dates.to')}
                     <DayField
                         label={say('own-dates.to-2', { i: i + 1 })}
                         value={row.last}
-                        onChange={(last) => change(i, { last })}
+                        error={form.errors[`rows.${i}.last`]}
+                        onChange={(last) => form.setFieldValue(`rows.${i}.last`, last)}
                     />
-                    <Action onClick={() => setRows(rows.filter((_, j) => j !== i))}>{say('own-dates.out')}</Action>
+                    <Action onClick={() => form.removeListItem('rows', i)}>{say('own-dates.out')}</Action>
                 </Group>
             ))}
             <Action
                 onClick={() =>
-                    setRows([...rows, { route: (routes[0]?.value ?? 'direct') as Route, first: '', last: '' }])
+                    form.insertListItem('rows', { route: routes[0]?.value ?? 'direct', first: '', last: '' })
                 }
             >
                 {say('own-dates.another-window')}
@@ -157,11 +186,13 @@ function Windows({
 function DayField({
     label,
     value,
+    error,
     onChange,
     autoFocus = false,
 }: {
     label: string;
     value: string;
+    error: ReactNode;
     onChange: (value: string) => void;
     autoFocus?: boolean;
 }) {
@@ -177,7 +208,7 @@ function DayField({
                 placeholder={say('own-dates.such-as')}
                 required
                 value={typed ?? (isKnown ? inShort(value) : '')}
-                error={typed !== null && typed !== '' && !isKnown ? say('own-dates.no-day') : undefined}
+                error={typed !== null && typed !== '' && !isKnown ? say('own-dates.no-day') : error}
                 onChange={(event) => {
                     setTyped(event.currentTarget.value);
                     onChange(readMonthDay(event.currentTarget.value) ?? '');
