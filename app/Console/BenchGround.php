@@ -66,6 +66,18 @@ class BenchGround extends Command
             "/api/zones/basin-floor/{$path}",
             $body,
         );
+        $this->askAll($ask, $beds, $year, $span);
+        DB::rollBack();
+
+        return self::SUCCESS;
+    }
+
+    /**
+     * @param  callable(string, string, string, array<string, mixed>=): void  $ask
+     * @param  list<int>  $beds
+     */
+    private function askAll(callable $ask, array $beds, int $year, string $span): void
+    {
         $moved = Planting::query()->where('idempotency_key', 'bench-ground-0-0')->firstOrFail();
         $ask('ground', 'GET', "ground?{$span}");
         $ask('a change with its effects', 'PUT', "plantings?{$span}", [
@@ -80,9 +92,6 @@ class BenchGround extends Command
             'beds' => array_slice($beds, 0, self::WISHED_BEDS),
             'wishes' => array_map(static fn (string $crop): array => ['key' => "bench-{$crop}", 'crop' => $crop, 'metres' => 4], $crops),
         ]);
-        DB::rollBack();
-
-        return self::SUCCESS;
     }
 
     /**

@@ -90,23 +90,8 @@ class BenchLog extends Command
                 'metres' => 4.0,
                 'kilograms' => 6.0,
             ];
-            for ($n = 0; $n < self::EACH; $n++) {
-                $lines[] = [
-                    'idempotency_key' => "bench-{$i}-{$n}",
-                    'zone_id' => $zone->id,
-                    'user_id' => $user->id,
-                    'sowing_id' => $id,
-                    'crop_id' => $crop,
-                    'bed_id' => $bed,
-                    'act' => ['sown', 'up', 'thinned', 'first-picked', 'picked', 'picked', 'picked', 'last-picked'][$n],
-                    'day' => $on->plus(min($n * 10, $last->number - $on->number))->iso(),
-                    'told' => '{"kilograms":1.5}',
-                    'source' => 'file',
-                    'written_at' => '2026-01-01 00:00:00',
-                    'created_at' => '2026-01-01 00:00:00',
-                    'updated_at' => '2026-01-01 00:00:00',
-                ];
-            }
+            $of = ['zone_id' => $zone->id, 'user_id' => $user->id, 'sowing_id' => $id, 'crop_id' => $crop, 'bed_id' => $bed];
+            array_push($lines, ...self::lines("bench-{$i}", $of, $on, $last));
             if (count($rows) === self::CHUNK || $i === $sowings - 1) {
                 DB::table('sowings')->insert($rows);
                 foreach (array_chunk($lines, self::CHUNK) as $some) {
@@ -115,6 +100,29 @@ class BenchLog extends Command
                 $rows = $lines = [];
             }
         }
+    }
+
+    /**
+     * @param  array<string, int>  $of  the sowing, and what it belongs to
+     * @return list<array<string, mixed>> the entries of a sowing, ten days apart, none after the last day
+     */
+    private static function lines(string $key, array $of, Day $on, Day $last): array
+    {
+        $lines = [];
+        foreach (['sown', 'up', 'thinned', 'first-picked', 'picked', 'picked', 'picked', 'last-picked'] as $n => $act) {
+            $lines[] = $of + [
+                'idempotency_key' => "{$key}-{$n}",
+                'act' => $act,
+                'day' => $on->plus(min($n * 10, $last->number - $on->number))->iso(),
+                'told' => '{"kilograms":1.5}',
+                'source' => 'file',
+                'written_at' => '2026-01-01 00:00:00',
+                'created_at' => '2026-01-01 00:00:00',
+                'updated_at' => '2026-01-01 00:00:00',
+            ];
+        }
+
+        return $lines;
     }
 
     private function trials(Zone $zone): void

@@ -35,6 +35,15 @@ class Resume extends Command
     public function handle(): int
     {
         Heartbeat::beat(Heartbeat::SCHEDULER);
+        $this->computations();
+        $this->publications();
+        $this->imports();
+
+        return self::SUCCESS;
+    }
+
+    private function computations(): void
+    {
         $zones = Computation::query()
             ->where('state', ComputationState::Running)
             ->orWhere(
@@ -52,6 +61,10 @@ class Resume extends Command
                 $this->line("zone {$zone} is taken up again");
             }
         }
+    }
+
+    private function publications(): void
+    {
         $publications = Publication::query()
             ->where('state', PublicationState::Running)
             ->orWhere(
@@ -70,7 +83,10 @@ class Resume extends Command
                 $this->line("edition {$publication->edition_id} is taken up again");
             }
         }
+    }
 
+    private function imports(): void
+    {
         $imports = LogImport::query()
             ->where('state', LogImportState::Running)
             ->orWhere(
@@ -84,7 +100,5 @@ class Resume extends Command
                 $this->line("the import of {$import->file} is taken up again");
             }
         }
-
-        return self::SUCCESS;
     }
 }

@@ -38,29 +38,7 @@ class Verify extends Command
         $looked = ['editions' => 0];
         foreach (Edition::query()->with('zone')->orderBy('id')->lazy(20) as $edition) {
             $looked['editions']++;
-            $name = "Edition {$edition->number} of {$edition->zone->name}";
-            if (! $edition->isSound()) {
-                $this->fault("{$name} is no longer what was published, so its pages were removed.");
-                $site->takeAway($edition);
-            } elseif ($edition->in_force_at !== null && $site->isBuilt($edition) && ($changed = $site->changedFiles($edition)) !== []) {
-                $this->fault("{$name}: ".count($changed)." files differ from what was made ({$changed[0]}); they are being made again.");
-                $site->takeAway($edition);
-                RenderEditionJob::dispatch($edition->id);
-            } elseif ($edition->in_force_at !== null && ($failed = $site->failedPages($edition)) !== []) {
-                $this->fault(
-                    "{$name}: ".
-                        count($failed).
-                        ' pages cannot be made by this version of the program ('.
-                        array_key_first($failed).
-                        ': '.
-                        array_values($failed)[0].
-                        ').',
-                );
-            } elseif (SeasonPage::isChanged($edition)) {
-                $this->fault("{$name}: its page about this season was altered; it is being made again.");
-                SeasonPage::takeAway($edition);
-                RenderSeasonJob::dispatch($edition->zone_id)->onQueue('sites');
-            }
+            $this->edition($edition, $site);
         }
         $looked['originals'] = $this->files(
             FileStore::on('originals'),
@@ -84,6 +62,34 @@ class Verify extends Command
         $this->line($words);
 
         return $this->faults === [] ? self::SUCCESS : self::FAILURE;
+    }
+
+    /** Checks an edition and its pages; what can be made again is. */
+    private function edition(Edition $edition, PublicSite $site): void
+    {
+        $name = "Edition {$edition->number} of {$edition->zone->name}";
+        if (! $edition->isSound()) {
+            $this->fault("{$name} is no longer what was published, so its pages were removed.");
+            $site->takeAway($edition);
+        } elseif ($edition->in_force_at !== null && $site->isBuilt($edition) && ($changed = $site->changedFiles($edition)) !== []) {
+            $this->fault("{$name}: ".count($changed)." files differ from what was made ({$changed[0]}); they are being made again.");
+            $site->takeAway($edition);
+            RenderEditionJob::dispatch($edition->id);
+        } elseif ($edition->in_force_at !== null && ($failed = $site->failedPages($edition)) !== []) {
+            $this->fault(
+                "{$name}: ".
+                    count($failed).
+                    ' pages cannot be made by this version of the program ('.
+                    array_key_first($failed).
+                    ': '.
+                    array_values($failed)[0].
+                    ').',
+            );
+        } elseif (SeasonPage::isChanged($edition)) {
+            $this->fault("{$name}: its page about this season was altered; it is being made again.");
+            SeasonPage::takeAway($edition);
+            RenderSeasonJob::dispatch($edition->zone_id)->onQueue('sites');
+        }
     }
 
     private function fault(string $words): void

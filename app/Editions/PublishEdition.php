@@ -49,14 +49,8 @@ final class PublishEdition
             // The lock makes two educators who publish at the same time take turns.
             Zone::query()->whereKey($zone->id)->lockForUpdate()->first();
             $zone->refresh();
-            $content = [
-                'zone' => $zone->id,
-                'note' => $note,
-                'even_unchanged' => $evenUnchanged,
-                'answers' => $answers,
-                'from' => $from?->iso(),
-                'note_in' => $noteIn,
-            ];
+            $content = ['zone' => $zone->id, 'note' => $note, 'even_unchanged' => $evenUnchanged, 'answers' => $answers];
+            $content += ['from' => $from?->iso(), 'note_in' => $noteIn];
             $sent = Publication::sentBefore($sentAs, $content);
             if ($sent !== null) {
                 return $sent;
@@ -67,16 +61,8 @@ final class PublishEdition
             $document = $this->draft->document($zone, $windows, $user->name, $note, $on);
             $this->refuse($zone, $document, $evenUnchanged);
             $answered = $this->answered($this->draft->warnings($zone, $windows, $document), $zone, $answers);
-            $edition = Edition::freeze(
-                $zone,
-                $document->content['edition']['number'],
-                $on,
-                $user->name,
-                $note,
-                $document,
-                $from,
-                $zone->office->second_signature,
-            );
+            $number = $document->content['edition']['number'];
+            $edition = Edition::freeze($zone, $number, $on, $user->name, $note, $document, $from, $zone->office->second_signature);
             Objection::toDraftOf($zone)->update(['edition_id' => $edition->id]);
             $publication = $this->publication($zone, $user, $edition, $sentAs, $content, $answered);
             Change::record('published', $edition, $user, [], ['from' => $on->iso()], $note);

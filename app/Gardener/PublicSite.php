@@ -66,8 +66,34 @@ final class PublicSite
         $building = "{$folder}.building";
         File::deleteDirectory($building);
         $readings = EditionPages::readings($document);
-        $files = $failed = [];
-        $pages = [];
+        [$files, $failed] = $this->buildPages($edition, $document, $readings, $building, $progress);
+        $files += self::buildDownloads($edition, $document, $readings, $building);
+        ksort($files);
+        $manifest = ['program' => $this->renderer->program(), 'files' => $files] + ($failed === [] ? [] : ['failed' => $failed]);
+        File::put(
+            "{$building}/manifest.json",
+            json_encode($manifest + ['seal' => self::sealOf($edition, $manifest)], JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES),
+        );
+        self::weekLink($building, $edition->zone->today());
+        $old = "{$folder}.old";
+        File::deleteDirectory($old);
+        if (is_dir($folder)) {
+            rename($folder, $old);
+        }
+        rename($building, $folder);
+        File::deleteDirectory($old);
+
+        return $failed;
+    }
+
+    /**
+     * @param  list<Reading>  $readings
+     * @param  Closure(int, int): void|null  $progress
+     * @return array{array<string, string>, array<string, string>} checksums of the pages by file, and why others could not be made
+     */
+    private function buildPages(Edition $edition, EditionDocument $document, array $readings, string $building, ?Closure $progress): array
+    {
+        $files = $failed = $pages = [];
         foreach ($readings as $reading) {
             foreach ($this->pages->all($document, self::BASE, $reading) as $path => $page) {
                 $pages["{$reading->name()}/{$path}"] = $page;
@@ -89,6 +115,17 @@ final class PublicSite
             $done += count($chunk);
             $progress?->__invoke($done, count($pages));
         }
+
+        return [$files, $failed];
+    }
+
+    /**
+     * @param  list<Reading>  $readings
+     * @return array<string, string> checksums of the downloads by file
+     */
+    private static function buildDownloads(Edition $edition, EditionDocument $document, array $readings, string $building): array
+    {
+        $files = [];
         foreach ($readings as $reading) {
             // A withdrawn edition's own text cannot say that it is withdrawn, so it is not a file: the application answers.
             foreach ($reading->name() === '' && $document->notice === null ? self::DOWNLOADS : self::TOLD as $format) {
@@ -101,22 +138,8 @@ final class PublicSite
                 }
             }
         }
-        ksort($files);
-        $manifest = ['program' => $this->renderer->program(), 'files' => $files] + ($failed === [] ? [] : ['failed' => $failed]);
-        File::put(
-            "{$building}/manifest.json",
-            json_encode($manifest + ['seal' => self::sealOf($edition, $manifest)], JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES),
-        );
-        self::weekLink($building, $edition->zone->today());
-        $old = "{$folder}.old";
-        File::deleteDirectory($old);
-        if (is_dir($folder)) {
-            rename($folder, $old);
-        }
-        rename($building, $folder);
-        File::deleteDirectory($old);
 
-        return $failed;
+        return $files;
     }
 
     /** @return array<string, string> pages of an edition that the current program could not make, and why */

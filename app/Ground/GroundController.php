@@ -135,7 +135,27 @@ class GroundController
     public function updatePlantings(Request $request, Zone $zone, SavePlantings $save): JsonResponse
     {
         [$from, $to] = $this->span($request, $zone);
-        $asked = $request->validate(
+        $asked = $this->plantings($request);
+        $change = [];
+        foreach ($asked['change'] ?? [] as $i => $one) {
+            $change[] = self::named($one) + $this->place($zone, $one, "change.{$i}");
+        }
+        $saved = $save->execute(
+            $zone,
+            $request->user(),
+            $this->added($zone, $asked['add'] ?? []),
+            $change,
+            array_map(self::named(...), array_values($asked['remove'] ?? [])),
+            array_map(self::named(...), array_values($asked['restore'] ?? [])),
+        );
+
+        return Answer::of(['ground' => $this->ground->of($zone, $zone->today(), $from, $to, $saved['beds']), 'undo' => $saved['undo']]);
+    }
+
+    /** @return array<string, mixed> changes of plantings, as asked for */
+    private function plantings(Request $request): array
+    {
+        return $request->validate(
             [
                 'add' => ['nullable', 'array', 'list', 'max:'.self::MOST_WISHES],
                 'add.*.key' => ['required', 'string', 'min:8', 'max:64', 'regex:/^[A-Za-z0-9-]+$/'],
@@ -158,8 +178,16 @@ class GroundController
                 '*.*.on.date_format' => 'Enter the day as YYYY-MM-DD.',
             ],
         );
-        $add = $change = [];
-        foreach ($asked['add'] ?? [] as $i => $one) {
+    }
+
+    /**
+     * @param  array<int, array<string, mixed>>  $asked
+     * @return list<array<string, mixed>>
+     */
+    private function added(Zone $zone, array $asked): array
+    {
+        $add = [];
+        foreach ($asked as $i => $one) {
             $crop =
                 Crop::query()->where('slug', $one['crop'])->first() ??
                 throw ValidationException::withMessages(["add.{$i}.crop" => 'The book has no such crop. Choose another one.']);
@@ -174,19 +202,8 @@ class GroundController
                     'route' => (string) $one['route'],
                 ] + $this->place($zone, $one, "add.{$i}");
         }
-        foreach ($asked['change'] ?? [] as $i => $one) {
-            $change[] = self::named($one) + $this->place($zone, $one, "change.{$i}");
-        }
-        $saved = $save->execute(
-            $zone,
-            $request->user(),
-            $add,
-            $change,
-            array_map(self::named(...), array_values($asked['remove'] ?? [])),
-            array_map(self::named(...), array_values($asked['restore'] ?? [])),
-        );
 
-        return Answer::of(['ground' => $this->ground->of($zone, $zone->today(), $from, $to, $saved['beds']), 'undo' => $saved['undo']]);
+        return $add;
     }
 
     /** A season's plan, proposed and not saved. */
@@ -213,8 +230,26 @@ class GroundController
             ],
         );
         $here = $this->ground->growing($zone) ?? abort(404, GrowingHere::NO_RECORD);
+
+        return Answer::of($plan->propose(
+            $zone,
+            $here,
+            $zone->today(),
+            array_map(intval(...), array_values($asked['beds'])),
+            self::wishes($here, $asked['wishes']),
+            $from,
+            $to,
+        ));
+    }
+
+    /**
+     * @param  array<int, array<string, mixed>>  $asked
+     * @return list<array{key: string, crop: string, variety: string|null, metres: float}>
+     */
+    private static function wishes(GrowingHere $here, array $asked): array
+    {
         $wishes = [];
-        foreach ($asked['wishes'] as $i => $wish) {
+        foreach ($asked as $i => $wish) {
             if ($here->waysOf($wish['crop'], $wish['variety'] ?? null) === []) {
                 throw ValidationException::withMessages([
                     "wishes.{$i}.crop" => 'The book has no such crop or variety. Choose another one.',
@@ -228,15 +263,7 @@ class GroundController
             ];
         }
 
-        return Answer::of($plan->propose(
-            $zone,
-            $here,
-            $zone->today(),
-            array_map(intval(...), array_values($asked['beds'])),
-            $wishes,
-            $from,
-            $to,
-        ));
+        return $wishes;
     }
 
     public function tasks(Request $request, Zone $zone, ZoneTasks $tasks): JsonResponse

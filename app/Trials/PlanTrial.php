@@ -47,42 +47,30 @@ final readonly class PlanTrial
     ): Trial {
         $expected = $this->expected($zone, $crop, $route, $waves, $varieties);
 
+        $own = ['route' => $route->value, 'measured_in' => $measuredIn, 'question' => $question];
+        $content = [
+            'zone' => $zone->id,
+            'crop' => $crop->slug,
+            'varieties' => $varieties,
+            'repeats' => $repeats,
+            'beds' => $beds,
+            'waves' => array_map(static fn (array $w): array => [$w['name'], $w['on']->iso()], $waves),
+        ];
+        $columns = ['zone_id' => $zone->id, 'crop_id' => $crop->id, 'user_id' => $user->id];
+
         return DB::transaction(static function () use (
-            $zone,
-            $user,
             $key,
-            $crop,
-            $route,
-            $measuredIn,
-            $question,
+            $own,
+            $content,
+            $columns,
+            $zone,
             $waves,
             $varieties,
             $repeats,
             $beds,
             $expected,
         ): Trial {
-            $trial = Trial::saveOnce(
-                $key,
-                [
-                    'zone' => $zone->id,
-                    'crop' => $crop->slug,
-                    'route' => $route->value,
-                    'measured_in' => $measuredIn,
-                    'question' => $question,
-                    'varieties' => $varieties,
-                    'repeats' => $repeats,
-                    'beds' => $beds,
-                    'waves' => array_map(static fn (array $w): array => [$w['name'], $w['on']->iso()], $waves),
-                ],
-                [
-                    'zone_id' => $zone->id,
-                    'crop_id' => $crop->id,
-                    'user_id' => $user->id,
-                    'route' => $route->value,
-                    'measured_in' => $measuredIn,
-                    'question' => $question,
-                ],
-            );
+            $trial = Trial::saveOnce($key, $own + $content, $own + $columns);
             if (! $trial->wasRecentlyCreated) {
                 return $trial;
             }
