@@ -39,18 +39,7 @@ class AddPerson extends Command
         if ($this->option('only-first') && ! $first) {
             return self::SUCCESS;
         }
-        $name = $this->option('name') ?? text('Name', required: true);
-        $email = $this->option('email') ?? text('E-mail', required: true);
-        $role = $this->option('role') ?? ($first ? Role::Administrator->value : select('Role', array_column(Role::cases(), 'value')));
-        $password = $this->option('password-stdin')
-            ? rtrim((string) fgets(STDIN), "\r\n")
-            : password('Password, at least 12 characters', required: true);
-        $checked = Validator::make(compact('name', 'email', 'role', 'password'), [
-            'name' => ['required', 'string', 'max:120'],
-            'email' => ['required', 'email', 'max:190', 'unique:users'],
-            'role' => ['required', 'in:'.implode(',', array_column(Role::cases(), 'value'))],
-            'password' => ['required', 'string', new PasswordRule()],
-        ]);
+        $checked = $this->checked($first);
         if ($checked->fails()) {
             foreach ($checked->errors()->all() as $words) {
                 $this->error($words);
@@ -72,9 +61,27 @@ class AddPerson extends Command
             $user = User::query()->create(Arr::except($checked->validated(), 'role'));
             $user->memberships()->create(['office_id' => $office->id, 'role' => $checked->validated()['role']]);
         });
-        $this->info("{$name} may log in as {$role}.");
+        $this->info("{$checked->validated()['name']} may log in as {$checked->validated()['role']}.");
 
         return self::SUCCESS;
+    }
+
+    /** What was given or is asked for now. */
+    private function checked(bool $first): \Illuminate\Validation\Validator
+    {
+        $name = $this->option('name') ?? text('Name', required: true);
+        $email = $this->option('email') ?? text('E-mail', required: true);
+        $role = $this->option('role') ?? ($first ? Role::Administrator->value : select('Role', array_column(Role::cases(), 'value')));
+        $password = $this->option('password-stdin')
+            ? rtrim((string) fgets(STDIN), "\r\n")
+            : password('Password, at least 12 characters', required: true);
+
+        return Validator::make(compact('name', 'email', 'role', 'password'), [
+            'name' => ['required', 'string', 'max:120'],
+            'email' => ['required', 'email', 'max:190', 'unique:users'],
+            'role' => ['required', 'in:'.implode(',', array_column(Role::cases(), 'value'))],
+            'password' => ['required', 'string', new PasswordRule()],
+        ]);
     }
 
     private function office(): ?Office

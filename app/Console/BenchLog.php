@@ -73,8 +73,7 @@ class BenchLog extends Command
         for ($i = 0; $i < $sowings; $i++) {
             $on = $last->plus(-intdiv(365 * self::YEARS * $i, $sowings));
             $open = $i % 5 === 0 && $last->number - $on->number < 300;
-            $crop = $crops[$i % count($crops)];
-            $bed = $beds[$i % count($beds)];
+            [$crop, $bed] = [$crops[$i % count($crops)], $beds[$i % count($beds)]];
             $at = static fn (int $days): ?string => $on->number + $days > $last->number ? null : $on->plus($days)->iso();
             $rows[] = [
                 'id' => ++$id,

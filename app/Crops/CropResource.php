@@ -45,19 +45,21 @@ class CropResource extends JsonResource
                     ],
                 )
                 ->all(),
-            'revisions' => $crop->revisions
-                ->take(20)
-                ->values()
-                ->map(
-                    fn (CropRevision $r, int $i): array => [
-                        'id' => $r->id,
-                        'note' => $r->note,
-                        'by' => $r->user->name ?? 'someone no longer here',
-                        'at' => $r->created_at->toIso8601String(),
-                        'changed' => $this->changed($r->cells, $i === 0 ? $crop->cells : $crop->revisions[$i - 1]->cells),
-                    ],
-                )
-                ->all(),
+            'revisions' => $crop->revisions->take(20)->values()->map($this->revision(...))->all(),
+        ];
+    }
+
+    /** @return array<string, mixed> a version, and what was changed from it to the next one */
+    private function revision(CropRevision $revision, int $i): array
+    {
+        $next = $i === 0 ? $this->resource->cells : $this->resource->revisions[$i - 1]->cells;
+
+        return [
+            'id' => $revision->id,
+            'note' => $revision->note,
+            'by' => $revision->user->name ?? 'someone no longer here',
+            'at' => $revision->created_at->toIso8601String(),
+            'changed' => $this->changed($revision->cells, $next),
         ];
     }
 

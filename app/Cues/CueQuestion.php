@@ -61,10 +61,6 @@ final readonly class CueQuestion implements Question
         }
         $expected =
             ! $place->hasSeason() || ! $cue->isUsed() ? null : $cue->expected(ThisSeason::ofPlace($place)->members, $place->today());
-        $opens = array_filter(
-            $place->book->crops(),
-            static fn (Crop $c): bool => $c->convention->soilMinSowC !== null && $cue->opens($c->convention->soilMinSowC),
-        );
 
         return [
             'years' => array_map(
@@ -82,16 +78,21 @@ final readonly class CueQuestion implements Question
             'strength' => $cue->strength === null ? null : round($cue->strength, 2),
             'used' => $cue->isUsed(),
             'expected' => $expected === null ? null : array_map(static fn (?Day $d): ?string => $d?->iso(), $expected),
-            'opens' => array_values(
-                array_map(
-                    static fn (Crop $c): array => [
-                        'crop' => $c->slug,
-                        'name' => $c->name,
-                        'soil_min' => (float) $c->convention->soilMinSowC,
-                    ],
-                    $opens,
-                ),
-            ),
+            'opens' => self::opens($cue, $place),
         ];
+    }
+
+    /** @return list<array{crop: string, name: string, soil_min: float}> crops whose soil is warm enough when it is seen */
+    private static function opens(Cue $cue, Place $place): array
+    {
+        $opens = [];
+        foreach ($place->book->crops() as $crop) {
+            $least = $crop->convention->soilMinSowC;
+            if ($least !== null && $cue->opens($least)) {
+                $opens[] = ['crop' => $crop->slug, 'name' => $crop->name, 'soil_min' => (float) $least];
+            }
+        }
+
+        return $opens;
     }
 }

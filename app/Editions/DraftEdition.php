@@ -148,35 +148,47 @@ final class DraftEdition
         }
         array_push($warnings, ...self::short($draft), ...$this->turned($zone, $windows));
         foreach ($draft->content['crops'] as $sheet) {
-            $disagreements = $windows->disagreements($sheet['slug']);
-            if ($disagreements !== []) {
-                $warnings[] = [
-                    'key' => "disagreement-{$sheet['slug']}",
-                    'cause' => 'disagreement',
-                    'phrase' => [
-                        'key' => 'warning.disagreement',
-                        'with' => ['crop' => $sheet['name'], 'disagreement' => $disagreements[0]],
-                    ],
-                ];
-            }
-            $season = NoteCheck::contradiction($sheet, $draft->content['zone']['hemisphere']);
-            if ($season !== null) {
+            array_push($warnings, ...self::ofCrop($sheet, $windows, $draft->content['zone']['hemisphere']));
+        }
+
+        return $warnings;
+    }
+
+    /**
+     * @param  array<string, mixed>  $sheet
+     * @return list<Warning>
+     */
+    private static function ofCrop(array $sheet, ZoneWindows $windows, string $hemisphere): array
+    {
+        $warnings = [];
+        $disagreements = $windows->disagreements($sheet['slug']);
+        if ($disagreements !== []) {
+            $warnings[] = [
+                'key' => "disagreement-{$sheet['slug']}",
+                'cause' => 'disagreement',
+                'phrase' => [
+                    'key' => 'warning.disagreement',
+                    'with' => ['crop' => $sheet['name'], 'disagreement' => $disagreements[0]],
+                ],
+            ];
+        }
+        $season = NoteCheck::contradiction($sheet, $hemisphere);
+        if ($season !== null) {
+            $warnings[] = self::warning(
+                "note-{$sheet['slug']}",
+                Phrase::of('warning.note', [
+                    'crop' => $sheet['name'],
+                    'season' => Phrase::of("season.name.{$season}"),
+                    'note' => (string) $sheet['notes'],
+                ]),
+            );
+        }
+        foreach ($sheet['routes'] as $route) {
+            if ($route['windows'] === [] && ($route['chances'] ?? []) === [] && ($route['no_window'] ?? null) === null) {
                 $warnings[] = self::warning(
-                    "note-{$sheet['slug']}",
-                    Phrase::of('warning.note', [
-                        'crop' => $sheet['name'],
-                        'season' => Phrase::of("season.name.{$season}"),
-                        'note' => (string) $sheet['notes'],
-                    ]),
+                    "unexplained-{$sheet['slug']}-{$route['route']}",
+                    Phrase::of('warning.unexplained', ['crop' => $sheet['name'], 'act' => Phrase::of("act.{$route['act']}")]),
                 );
-            }
-            foreach ($sheet['routes'] as $route) {
-                if ($route['windows'] === [] && ($route['chances'] ?? []) === [] && ($route['no_window'] ?? null) === null) {
-                    $warnings[] = self::warning(
-                        "unexplained-{$sheet['slug']}-{$route['route']}",
-                        Phrase::of('warning.unexplained', ['crop' => $sheet['name'], 'act' => Phrase::of("act.{$route['act']}")]),
-                    );
-                }
             }
         }
 

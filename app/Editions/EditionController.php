@@ -28,7 +28,29 @@ class EditionController
     public function store(Request $request, Zone $zone, PublishEdition $publish): JsonResponse
     {
         Gate::authorize('publish', $zone);
-        $asked = $request->validate(
+        $asked = self::asked($request, $zone);
+        try {
+            $publication = $publish->execute(
+                $zone,
+                $asked['note'],
+                $asked['key'],
+                $request->user(),
+                (bool) ($asked['even_unchanged'] ?? false),
+                $asked['answers'] ?? [],
+                isset($asked['from']) ? Day::fromIso($asked['from']) : null,
+                $asked['note_in'] ?? [],
+            );
+        } catch (CannotPublish $why) {
+            throw ValidationException::withMessages([$why->field => $why->getMessage()]);
+        }
+
+        return (new PublicationResource($publication->asItStands()))->response()->setStatusCode(202);
+    }
+
+    /** @return array<string, mixed> */
+    private static function asked(Request $request, Zone $zone): array
+    {
+        return $request->validate(
             [
                 'note' => ['required', 'string', 'max:1000'],
                 'key' => ['required', 'string', 'min:8', 'max:64', 'regex:/^[A-Za-z0-9-]+$/'],
@@ -53,22 +75,6 @@ class EditionController
                 'key.required' => 'Send your own key (“key”) so the same request is not carried out twice.',
             ],
         );
-        try {
-            $publication = $publish->execute(
-                $zone,
-                $asked['note'],
-                $asked['key'],
-                $request->user(),
-                (bool) ($asked['even_unchanged'] ?? false),
-                $asked['answers'] ?? [],
-                isset($asked['from']) ? Day::fromIso($asked['from']) : null,
-                $asked['note_in'] ?? [],
-            );
-        } catch (CannotPublish $why) {
-            throw ValidationException::withMessages([$why->field => $why->getMessage()]);
-        }
-
-        return (new PublicationResource($publication->asItStands()))->response()->setStatusCode(202);
     }
 
     public function sign(Request $request, Zone $zone, int $number, SignEdition $sign): EditionResource

@@ -242,18 +242,21 @@ final class EditionPages
                 'crop' => $one,
                 'url' => url($reading->prefix().$base.$path),
             ],
-            [
-                'zone' => $zone,
-                'sheet' => match (true) {
-                    $one !== null => Phrase::of('page.crop.title', ['crop' => $one['name'], 'zone' => $zone]),
-                    $sheet === 'week' => Phrase::of('page.week.title', [
-                        'day' => Phrase::day(YearDay::fromNumber(7 * WeekList::weekOf($today) - 6)),
-                        'zone' => $zone,
-                    ]),
-                    default => Phrase::of("sheet.{$sheet}.title", ['zone' => $zone]),
-                },
-            ],
+            ['zone' => $zone, 'sheet' => self::paperTitle($sheet, $one, $zone, $today)],
         );
+    }
+
+    /** @param  array<string, mixed>|null  $crop */
+    private static function paperTitle(string $sheet, ?array $crop, string $zone, YearDay $today): Phrase
+    {
+        return match (true) {
+            $crop !== null => Phrase::of('page.crop.title', ['crop' => $crop['name'], 'zone' => $zone]),
+            $sheet === 'week' => Phrase::of('page.week.title', [
+                'day' => Phrase::day(YearDay::fromNumber(7 * WeekList::weekOf($today) - 6)),
+                'zone' => $zone,
+            ]),
+            default => Phrase::of("sheet.{$sheet}.title", ['zone' => $zone]),
+        };
     }
 
     /** This week, for a frame on another page. */

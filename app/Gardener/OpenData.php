@@ -41,6 +41,10 @@ final class OpenData
         $offices = $zones->pluck('office')->unique('id')->values();
         $office ??= $offices->count() === 1 ? $offices->first() : null;
         $at = static fn (string $path): string => url('/open/'.self::VERSION."/{$path}");
+        $tables = static fn (array $names, string $in): array => array_combine(
+            $names,
+            array_map(static fn (string $t): array => ['json' => $at("{$in}{$t}.json"), 'csv' => $at("{$in}{$t}.csv")], $names),
+        );
 
         return [
             'version' => self::VERSION,
@@ -56,10 +60,7 @@ final class OpenData
                 ],
                 array_values($offices->all()),
             ),
-            'tables' => array_combine(
-                self::TABLES,
-                array_map(static fn (string $t): array => ['json' => $at("{$t}.json"), 'csv' => $at("{$t}.csv")], self::TABLES),
-            ),
+            'tables' => $tables(self::TABLES, ''),
             'boundaries' => $at('zones.geojson'),
             'seal_key' => OpenSeal::key(),
             'check' => $at('check-edition.txt'),
@@ -67,19 +68,7 @@ final class OpenData
                 $zones
                     ->when($office !== null, static fn (Collection $z): Collection => $z->where('office_id', $office?->id))
                     ->map(
-                        static fn (Zone $z): array => [
-                            'zone' => $z->slug,
-                            'tables' => array_combine(
-                                self::ZONE_TABLES,
-                                array_map(
-                                    static fn (string $t): array => [
-                                        'json' => $at("zones/{$z->slug}/{$t}.json"),
-                                        'csv' => $at("zones/{$z->slug}/{$t}.csv"),
-                                    ],
-                                    self::ZONE_TABLES,
-                                ),
-                            ),
-                        ],
+                        static fn (Zone $z): array => ['zone' => $z->slug, 'tables' => $tables(self::ZONE_TABLES, "zones/{$z->slug}/")],
                     )
                     ->all(),
             ),

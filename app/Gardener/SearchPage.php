@@ -22,19 +22,7 @@ final class SearchPage
     public function page(string $asked, Reading $reading): Page
     {
         $zones = PublicSite::zones();
-        $own = [];
-        $crops = [];
-        $names = [];
-        foreach ($asked === '' ? [] : $zones as $zone) {
-            $document = $zone->currentEdition?->open();
-            foreach ($document->content['crops'] ?? [] as $sheet) {
-                $slug = $sheet['slug'];
-                $crops[$slug] ??= ['slug' => $slug, 'name' => $sheet['name'], 'zones' => []];
-                $crops[$slug]['zones'][] = ['slug' => $zone->slug, 'name' => $zone->name];
-                $names[$slug] ??= array_map(PlainText::of(...), CropNames::of($slug, $sheet, $document->content['translations'] ?? []));
-            }
-            $own += $document === null ? [] : $reading->own($document);
-        }
+        [$crops, $names, $own] = self::published($asked === '' ? [] : $zones, $reading);
         [$crop, $found] = self::best($names, $asked);
         [$page, $pages] = self::pages($asked, $reading);
         // What is only a typo away is no answer if something matches exactly.
@@ -62,6 +50,28 @@ final class SearchPage
             $reading,
             $own,
         );
+    }
+
+    /**
+     * @param  iterable<Zone>  $zones
+     * @return array{array<string, array<string, mixed>>, array<string, list<string>>, array<string, string>} crops with the zones whose
+     *   calendars have them, their names by slug, and what people wrote in the reader's language
+     */
+    private static function published(iterable $zones, Reading $reading): array
+    {
+        $crops = $names = $own = [];
+        foreach ($zones as $zone) {
+            $document = $zone->currentEdition?->open();
+            foreach ($document->content['crops'] ?? [] as $sheet) {
+                $slug = $sheet['slug'];
+                $crops[$slug] ??= ['slug' => $slug, 'name' => $sheet['name'], 'zones' => []];
+                $crops[$slug]['zones'][] = ['slug' => $zone->slug, 'name' => $zone->name];
+                $names[$slug] ??= array_map(PlainText::of(...), CropNames::of($slug, $sheet, $document->content['translations'] ?? []));
+            }
+            $own += $document === null ? [] : $reading->own($document);
+        }
+
+        return [$crops, $names, $own];
     }
 
     /** @return array{int, list<array{path: string, title: string}>} how well they match, and the pages */

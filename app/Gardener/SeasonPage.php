@@ -87,11 +87,7 @@ final class SeasonPage
         foreach (PublicSite::weekLinks(PublicSite::folder($zone->slug, $edition->number)) as $link => $reading) {
             PublicSite::link($link, ($reading->name() === '' ? '' : '../').'../season/'.basename($folder).$reading->prefix());
         }
-        foreach (File::directories(dirname($folder)) as $old) {
-            if ($old !== $folder) {
-                File::deleteDirectory($old);
-            }
-        }
+        array_map(File::deleteDirectory(...), array_diff(File::directories(dirname($folder)), [$folder]));
     }
 
     /** Whether a page that is there differs from what was made. */

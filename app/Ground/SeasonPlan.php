@@ -31,24 +31,10 @@ final readonly class SeasonPlan
             if (! in_array($bed->id, $beds, true)) {
                 continue;
             }
-            $anew = array_column(
-                array_filter(
-                    $told,
-                    static fn (array $t): bool => $t['kind'] === 'planned' &&
-                        ! $t['pinned'] &&
-                        $t['from'] >= $from->iso() &&
-                        $t['from'] <= $to->iso(),
-                ),
-                null,
-                'key',
-            );
-            array_push(
-                $replaces,
-                ...array_map(
-                    static fn (array $t): array => ['id' => (int) $t['planting'], 'version' => (int) $t['version']],
-                    array_values($anew),
-                ),
-            );
+            $anew = self::anew($told, $from, $to);
+            foreach ($anew as $stay) {
+                $replaces[] = ['id' => (int) $stay['planting'], 'version' => (int) $stay['version']];
+            }
             $cores[] = new CoreBed(
                 $core->key,
                 $core->length,
@@ -70,6 +56,20 @@ final readonly class SeasonPlan
         }
 
         return ['placed' => $placed, 'not_placed' => $not, 'replaces' => $replaces];
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $told  of a bed
+     * @return array<string, array<string, mixed>> what is planned to start in this time, unless it is pinned, by key
+     */
+    private static function anew(array $told, Day $from, Day $to): array
+    {
+        $isAnew = static fn (array $t): bool => $t['kind'] === 'planned' &&
+            ! $t['pinned'] &&
+            $t['from'] >= $from->iso() &&
+            $t['from'] <= $to->iso();
+
+        return array_column(array_filter($told, $isAnew), null, 'key');
     }
 
     /** @return array<string, mixed> */

@@ -49,28 +49,7 @@ class TaskFeedController
             ICalendarText::property('X-WR-CALNAME', Say::key('ground.feed-name', ['zone' => $zone->name])),
         ];
         foreach ($tasks->of($zone, $today, $today->plus(-self::BACK), $today->plus(self::AHEAD)) as $task) {
-            $on = Day::fromIso($task['on']);
-            array_push(
-                $lines,
-                'BEGIN:VEVENT',
-                "UID:{$zone->slug}-".explode(' ', $task['stay'])[1]."-{$task['key']}@anthesis",
-                'DTSTAMP:'.ICalendarText::date($today).'T000000Z',
-                'DTSTART;VALUE=DATE:'.ICalendarText::date($on),
-                'DTEND;VALUE=DATE:'.ICalendarText::date(($task['to'] === null ? $on : Day::fromIso($task['to']))->plus(1)),
-                'TRANSP:TRANSPARENT',
-                ICalendarText::property(
-                    'SUMMARY',
-                    Say::key("task.{$task['key']}", [
-                        'crop' => $task['name'],
-                        'bed' => $task['bed']['name'],
-                        'for' => Phrase::day(Day::fromIso($task['for'])->yearDay()),
-                        'plants' => $task['plants'] ?? 0,
-                    ]),
-                ),
-                ICalendarText::property('DESCRIPTION', Say::key('ground.tasks-care')),
-                ICalendarText::property('LOCATION', "{$task['bed']['garden']}, {$task['bed']['name']}"),
-                'END:VEVENT',
-            );
+            array_push($lines, ...self::event($zone, $today, $task));
         }
         $lines[] = 'END:VCALENDAR';
 
@@ -79,5 +58,35 @@ class TaskFeedController
             'Cache-Control' => 'private, max-age=3600',
             'X-Robots-Tag' => 'noindex',
         ]);
+    }
+
+    /**
+     * @param  array<string, mixed>  $task
+     * @return list<string> lines of a calendar
+     */
+    private static function event(Zone $zone, Day $today, array $task): array
+    {
+        $on = Day::fromIso($task['on']);
+
+        return [
+            'BEGIN:VEVENT',
+            "UID:{$zone->slug}-".explode(' ', $task['stay'])[1]."-{$task['key']}@anthesis",
+            'DTSTAMP:'.ICalendarText::date($today).'T000000Z',
+            'DTSTART;VALUE=DATE:'.ICalendarText::date($on),
+            'DTEND;VALUE=DATE:'.ICalendarText::date(($task['to'] === null ? $on : Day::fromIso($task['to']))->plus(1)),
+            'TRANSP:TRANSPARENT',
+            ICalendarText::property(
+                'SUMMARY',
+                Say::key("task.{$task['key']}", [
+                    'crop' => $task['name'],
+                    'bed' => $task['bed']['name'],
+                    'for' => Phrase::day(Day::fromIso($task['for'])->yearDay()),
+                    'plants' => $task['plants'] ?? 0,
+                ]),
+            ),
+            ICalendarText::property('DESCRIPTION', Say::key('ground.tasks-care')),
+            ICalendarText::property('LOCATION', "{$task['bed']['garden']}, {$task['bed']['name']}"),
+            'END:VEVENT',
+        ];
     }
 }

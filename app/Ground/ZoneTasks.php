@@ -56,17 +56,7 @@ final readonly class ZoneTasks
                 }
                 foreach ($own as $task) {
                     if (($task->to ?? $task->on)->number >= $from->number && $task->on->number <= $to->number) {
-                        $tasks[] = [
-                            'key' => $task->key,
-                            'on' => $task->on->iso(),
-                            'to' => $task->to?->iso(),
-                            'bed' => $bed->told(),
-                            'name' => $stay['name'],
-                            'crop' => $stay['crop'],
-                            'stay' => $stay['key'],
-                            'for' => $stay['from'],
-                            'plants' => str_starts_with($task->key, 'spares-') ? $spares : null,
-                        ];
+                        $tasks[] = self::told($task, $bed, $stay, $spares);
                     }
                 }
             }
@@ -74,6 +64,25 @@ final readonly class ZoneTasks
         usort($tasks, static fn (array $a, array $b): int => [$a['on'], $a['name'], $a['key']] <=> [$b['on'], $b['name'], $b['key']]);
 
         return $tasks;
+    }
+
+    /**
+     * @param  array<string, mixed>  $stay
+     * @return array<string, mixed>
+     */
+    private static function told(Task $task, LoggedBed $bed, array $stay, int $spares): array
+    {
+        return [
+            'key' => $task->key,
+            'on' => $task->on->iso(),
+            'to' => $task->to?->iso(),
+            'bed' => $bed->told(),
+            'name' => $stay['name'],
+            'crop' => $stay['crop'],
+            'stay' => $stay['key'],
+            'for' => $stay['from'],
+            'plants' => str_starts_with($task->key, 'spares-') ? $spares : null,
+        ];
     }
 
     /**

@@ -59,6 +59,12 @@ final class EntryChecks
                     '), so nothing can be told of it. Check the year.',
             );
         }
+        $this->assertKnown($entry);
+    }
+
+    /** @throws EntryRefused if it names a photo, a plant, or a plot that is not here */
+    private function assertKnown(LoggedEntry $entry): void
+    {
         if (
             $entry->photo !== null &&
             ! $this->exists("photo {$entry->photo}", static fn (): bool => LogPhoto::query()->where('checksum', $entry->photo)->exists())

@@ -61,27 +61,7 @@ class LogController
     /** Entries as they were written, in their order. What cannot be accepted comes back with the reason; the rest is saved. */
     public function store(Request $request, Zone $zone, RecordEntry $keep): JsonResponse
     {
-        $asked = $request->validate(
-            [
-                'sent_at' => ['required', 'integer', 'between:0,9999999999999'],
-                'by' => ['required', Rule::in(['phone', 'desk'])],
-                'written_by' => ['nullable', 'string', 'max:200'],
-                'entries' => ['required', 'array', 'list', 'max:'.self::BATCH],
-                'entries.*' => ['array'],
-                'entries.*.written_at' => ['required', 'integer', 'between:0,9999999999999'],
-            ],
-            [
-                'entries.max' => 'Send at most '.self::BATCH.' lines at a time.',
-                'sent_at.required' => 'Send the device’s time (“sent_at”), so the entries keep their own time.',
-            ],
-        );
-        // Two people may share a phone: what one wrote is never saved as the other's.
-        if (isset($asked['written_by']) && mb_strtolower($asked['written_by']) !== mb_strtolower($request->user()->email)) {
-            abort(
-                409,
-                "These entries were written by {$asked['written_by']}, and {$request->user()->email} is logged in. Log in as the person who wrote them to send them.",
-            );
-        }
+        $asked = self::sent($request);
         $now = CarbonImmutable::now();
         $kept = $refused = [];
         foreach ($request->input('entries') as $said) {
@@ -106,6 +86,34 @@ class LogController
             'refused' => $refused,
             'clock_minutes' => (int) round(($asked['sent_at'] - $now->getTimestampMs()) / 60000),
         ]);
+    }
+
+    /** @return array<string, mixed> what was sent beside the entries */
+    private static function sent(Request $request): array
+    {
+        $asked = $request->validate(
+            [
+                'sent_at' => ['required', 'integer', 'between:0,9999999999999'],
+                'by' => ['required', Rule::in(['phone', 'desk'])],
+                'written_by' => ['nullable', 'string', 'max:200'],
+                'entries' => ['required', 'array', 'list', 'max:'.self::BATCH],
+                'entries.*' => ['array'],
+                'entries.*.written_at' => ['required', 'integer', 'between:0,9999999999999'],
+            ],
+            [
+                'entries.max' => 'Send at most '.self::BATCH.' lines at a time.',
+                'sent_at.required' => 'Send the device’s time (“sent_at”), so the entries keep their own time.',
+            ],
+        );
+        // Two people may share a phone: what one wrote is never saved as the other's.
+        if (isset($asked['written_by']) && mb_strtolower($asked['written_by']) !== mb_strtolower($request->user()->email)) {
+            abort(
+                409,
+                "These entries were written by {$asked['written_by']}, and {$request->user()->email} is logged in. Log in as the person who wrote them to send them.",
+            );
+        }
+
+        return $asked;
     }
 
     public function storePhoto(Request $request, KeepPhoto $keep): JsonResponse

@@ -21,6 +21,35 @@ final class LogTable
      */
     public static function rows(string $text): array
     {
+        $rows = self::read($text);
+        if ($rows === []) {
+            throw new LogFileRefused(['The table has headings but no rows.']);
+        }
+        if (count($rows) > self::MOST_ROWS) {
+            throw new LogFileRefused([
+                'The table has '.count($rows).' rows. Upload at most '.self::MOST_ROWS.' at a time, such as a year or two.',
+            ]);
+        }
+        $begins = array_flip([LoggedAct::Sown->value, LoggedAct::SetOut->value]);
+        usort(
+            $rows,
+            static fn (array $a, array $b): int => [$a[1]['on'] ?? '', isset($begins[$a[1]['act'] ?? '']) ? 0 : 1, $a[0]] <=> [
+                $b[1]['on'] ?? '',
+                isset($begins[$b[1]['act'] ?? '']) ? 0 : 1,
+                $b[0],
+            ],
+        );
+
+        return $rows;
+    }
+
+    /**
+     * @return list<array{int, array<string, string>}> in the order of the table
+     *
+     * @throws LogFileRefused if it has no headings that fit, or is not text
+     */
+    private static function read(string $text): array
+    {
         if (! mb_check_encoding($text, 'UTF-8')) {
             throw new LogFileRefused(['The table is not text in UTF-8. Save it as “CSV UTF-8” and upload it again.']);
         }
@@ -48,23 +77,6 @@ final class LogTable
             }
         }
         fclose($stream);
-        if ($rows === []) {
-            throw new LogFileRefused(['The table has headings but no rows.']);
-        }
-        if (count($rows) > self::MOST_ROWS) {
-            throw new LogFileRefused([
-                'The table has '.count($rows).' rows. Upload at most '.self::MOST_ROWS.' at a time, such as a year or two.',
-            ]);
-        }
-        $begins = array_flip([LoggedAct::Sown->value, LoggedAct::SetOut->value]);
-        usort(
-            $rows,
-            static fn (array $a, array $b): int => [$a[1]['on'] ?? '', isset($begins[$a[1]['act'] ?? '']) ? 0 : 1, $a[0]] <=> [
-                $b[1]['on'] ?? '',
-                isset($begins[$b[1]['act'] ?? '']) ? 0 : 1,
-                $b[0],
-            ],
-        );
 
         return $rows;
     }

@@ -57,20 +57,12 @@ final class RecordEntry
             if ($sowing === null && $entry->act->begins()) {
                 $sowing = $this->begin($zone, $entry, $crop ?? throw new EntryRefused('crop', 'Choose which crop it was.'));
             }
-            $kept = LogEntry::query()->create([
-                'idempotency_key' => $entry->key,
-                'idempotency_hash' => LogEntry::hashOf($entry->content($zone)),
-                'zone_id' => $zone->id,
+            $kept = LogEntry::query()->create(self::columns($zone, $entry) + [
                 'user_id' => $user->id,
                 'sowing_id' => $sowing?->id,
                 'crop_id' => $crop?->id,
                 'bed_id' => $bed?->id,
-                'act' => $entry->act,
-                'day' => $entry->on->iso(),
-                'told' => $entry->told,
-                'photo' => $entry->photo,
                 'corrects_id' => $corrected?->id,
-                'taken_back' => $entry->takenBack,
                 'source' => $source,
                 'written_at' => $writtenAt,
             ]);
@@ -84,6 +76,21 @@ final class RecordEntry
 
             return $kept;
         });
+    }
+
+    /** @return array<string, mixed> what the entry itself says */
+    private static function columns(Zone $zone, LoggedEntry $entry): array
+    {
+        return [
+            'idempotency_key' => $entry->key,
+            'idempotency_hash' => LogEntry::hashOf($entry->content($zone)),
+            'zone_id' => $zone->id,
+            'act' => $entry->act,
+            'day' => $entry->on->iso(),
+            'told' => $entry->told,
+            'photo' => $entry->photo,
+            'taken_back' => $entry->takenBack,
+        ];
     }
 
     /** The entry being corrected, locked; it is the one that counts now. */

@@ -112,14 +112,7 @@ final class ZoneLog
             ->with(['crop', 'bed.site'])
             ->limit(self::MOST_SOWINGS)
             ->get();
-        $lately = LogEntry::query()
-            ->where('zone_id', $zone->id)
-            ->where('user_id', $user->id)
-            ->whereNull('corrected_by')
-            ->with(['crop', 'bed'])
-            ->orderByDesc('id')
-            ->limit(self::LATELY)
-            ->get();
+        $lately = self::lately($zone, $user);
         $likely = [...$this->sownAbout($zone, $today), ...Packet::of($user)];
         $beds = self::bedsFor($zone, $lately);
 
@@ -149,6 +142,19 @@ final class ZoneLog
                     ->all(),
             ),
         ];
+    }
+
+    /** @return Collection<int, LogEntry> what a person wrote last, newest first */
+    private static function lately(Zone $zone, User $user): Collection
+    {
+        return LogEntry::query()
+            ->where('zone_id', $zone->id)
+            ->where('user_id', $user->id)
+            ->whereNull('corrected_by')
+            ->with(['crop', 'bed'])
+            ->orderByDesc('id')
+            ->limit(self::LATELY)
+            ->get();
     }
 
     /**

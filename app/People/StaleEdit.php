@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\JsonResponse;
 use RuntimeException;
 
@@ -21,6 +22,28 @@ final class StaleEdit extends RuntimeException
         parent::__construct(
             ($who === [] ? 'This was changed' : implode(' and ', $who).' changed this').
                 ' meanwhile. Nothing was saved. Look at what changed, then save again.',
+        );
+    }
+
+    /** A choice was made while another one was in force than the person saw; null: it was undone. */
+    public static function insteadOf(?Model $held, string $field, mixed $is): self
+    {
+        /** @var User|null $user */
+        $user = $held?->getRelationValue('user');
+        $at = $held?->getAttribute('created_at');
+
+        return new self(
+            $at === null
+                ? []
+                : [
+                    [
+                        'field' => $field,
+                        'was' => null,
+                        'is' => $is,
+                        'by' => $user->name ?? 'someone no longer here',
+                        'at' => $at->toIso8601String(),
+                    ],
+                ],
         );
     }
 

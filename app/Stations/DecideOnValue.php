@@ -36,19 +36,9 @@ final class DecideOnValue
                 ->where('element', $decision['element'])
                 ->first();
             if ($held?->id !== $replaces) {
-                throw new StaleEdit(
-                    $held === null
-                        ? []
-                        : [
-                            [
-                                'field' => 'decision',
-                                'was' => null,
-                                'is' => ($held->accepted ? 'use the value: ' : 'leave it out: ').$held->note,
-                                'by' => $held->user->name ?? 'someone no longer here',
-                                'at' => $held->created_at->toIso8601String(),
-                            ],
-                        ],
-                );
+                $is = $held === null ? null : ($held->accepted ? 'use the value: ' : 'leave it out: ').$held->note;
+
+                throw StaleEdit::insteadOf($held, 'decision', $is);
             }
             $station
                 ->decisions()

@@ -29,18 +29,11 @@ final class ImportRecord
             // Lock the zone first, as everywhere. The record this file updates is read when no other import can replace it.
             Zone::query()->whereKey($import->station->zone_id)->lockForUpdate()->first();
             $station = Station::query()->whereKey($import->station_id)->lockForUpdate()->firstOrFail();
-            $file = StationFile::read(
-                $originals->path($import->checksum),
-                $import->station->zone->today(),
-                $import->choices,
-                $station->record,
-            );
+            $today = $import->station->zone->today();
+            $file = StationFile::read($originals->path($import->checksum), $today, $import->choices, $station->record);
             $record = StationRecord::query()->create(
-                [
-                    'station_id' => $import->station_id,
-                    'record_import_id' => $import->id,
-                ] +
-                    StationRecord::columnsOf($file->asRead, $file->report) + ['step' => $file->step],
+                ['station_id' => $import->station_id, 'record_import_id' => $import->id, 'step' => $file->step] +
+                    StationRecord::columnsOf($file->asRead, $file->report),
             );
             $import->update([
                 'state' => RecordImportState::Imported,

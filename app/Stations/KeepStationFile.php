@@ -62,18 +62,9 @@ final class KeepStationFile
                 'idempotency_hash' => $sentAs === null ? null : RecordImport::hashOf($content),
             ]);
 
-            return $this->queue->execute(
-                $zone,
-                $user,
-                $import,
-                cause: Change::record(
-                    'file-brought',
-                    $station,
-                    $user,
-                    [],
-                    ['file' => $import->file, 'checksum' => $checksum, 'choices' => $choices],
-                ),
-            );
+            $is = ['file' => $import->file, 'checksum' => $checksum, 'choices' => $choices];
+
+            return $this->queue->execute($zone, $user, $import, cause: Change::record('file-brought', $station, $user, [], $is));
         });
     }
 

@@ -39,11 +39,7 @@ class RecordPreviewResource extends JsonResource
         $marks = $this->resource->report->marks;
 
         return [
-            'file' => [
-                'name' => mb_scrub($this->upload->getClientOriginalName()),
-                'bytes' => $this->upload->getSize(),
-                'checksum' => hash_file('sha256', $this->upload->getRealPath()),
-            ],
+            'file' => $this->file(),
             'format' => $reading->format->value,
             'station' => $reading->station,
             'stations' => $this->stations(),
@@ -71,6 +67,16 @@ class RecordPreviewResource extends JsonResource
             'marks' => $this->marks($marks),
             'marks_count' => count($marks),
             'sample' => $this->sample($record),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function file(): array
+    {
+        return [
+            'name' => mb_scrub($this->upload->getClientOriginalName()),
+            'bytes' => $this->upload->getSize(),
+            'checksum' => hash_file('sha256', $this->upload->getRealPath()),
         ];
     }
 

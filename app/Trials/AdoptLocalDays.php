@@ -39,19 +39,7 @@ final readonly class AdoptLocalDays
                 ->with('user')
                 ->first();
             if ($held?->id !== $replaces) {
-                throw new StaleEdit(
-                    $held === null
-                        ? []
-                        : [
-                            [
-                                'field' => 'days',
-                                'was' => null,
-                                'is' => $held->days,
-                                'by' => $held->user->name ?? 'someone no longer here',
-                                'at' => $held->created_at->toIso8601String(),
-                            ],
-                        ],
-                );
+                throw StaleEdit::insteadOf($held, 'days', $held?->days);
             }
             $held?->update(['undone_at' => now(), 'undone_by' => $user->id]);
             $adopted = LocalDaysOfCrop::query()->create([

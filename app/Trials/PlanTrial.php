@@ -58,23 +58,13 @@ final readonly class PlanTrial
         ];
         $columns = ['zone_id' => $zone->id, 'crop_id' => $crop->id, 'user_id' => $user->id];
 
-        return DB::transaction(static function () use (
-            $key,
-            $own,
-            $content,
-            $columns,
-            $zone,
-            $waves,
-            $varieties,
-            $repeats,
-            $beds,
-            $expected,
-        ): Trial {
+        $lay = static fn (Trial $trial) => self::lay($trial, $zone, $waves, $varieties, $repeats, $beds, $expected);
+
+        return DB::transaction(static function () use ($key, $own, $content, $columns, $lay): Trial {
             $trial = Trial::saveOnce($key, $own + $content, $own + $columns);
-            if (! $trial->wasRecentlyCreated) {
-                return $trial;
+            if ($trial->wasRecentlyCreated) {
+                $lay($trial);
             }
-            self::lay($trial, $zone, $waves, $varieties, $repeats, $beds, $expected);
 
             return $trial;
         });

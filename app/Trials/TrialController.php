@@ -49,18 +49,8 @@ class TrialController
                 'repeats' => 'That comes to more than '.self::MOST_PLOTS.' plots. Take fewer waves, varieties or repeats.',
             ]);
         }
-        $waves = array_values(
-            array_map(
-                static fn (array $w): array => ['name' => (string) $w['name'], 'on' => Day::fromIso((string) $w['on'])],
-                $asked['waves'],
-            ),
-        );
-        $beds = array_values(
-            array_map(
-                static fn (array $b): array => ['garden' => (string) $b['garden'], 'name' => (string) $b['name']],
-                $asked['beds'] ?? [],
-            ),
-        );
+        $wave = static fn (array $w): array => ['name' => (string) $w['name'], 'on' => Day::fromIso((string) $w['on'])];
+        $bed = static fn (array $b): array => ['garden' => (string) $b['garden'], 'name' => (string) $b['name']];
         $trial = $save->execute(
             $zone,
             $request->user(),
@@ -69,10 +59,10 @@ class TrialController
             $route,
             $asked['measured_in'],
             $asked['question'],
-            $waves,
+            array_values(array_map($wave, $asked['waves'])),
             $varieties,
             (int) $asked['repeats'],
-            $beds,
+            array_values(array_map($bed, $asked['beds'] ?? [])),
         );
 
         return (new TrialResource($trial->load(self::WITH)))->response()->setStatusCode(201);

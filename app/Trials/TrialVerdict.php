@@ -14,24 +14,11 @@ final class TrialVerdict
     {
         $done = array_values(array_filter($trial->plots->all(), self::isDone(...)));
         $byMetre = $done !== [] && array_filter($done, static fn (TrialPlot $p): bool => ($p->sowing->metres ?? 0.0) <= 0.0) === [];
-        $waves = $names = [];
+        $names = [];
         foreach ($done as $plot) {
-            $name = "{$plot->wave}\n{$plot->variety}";
-            $names[$name] = [$plot->wave, $plot->variety];
-            $amount = (float) ($plot->sowing?->getAttribute($trial->measured_in) ?? 0.0);
-            $waves[$name][0][] = $byMetre ? $amount / (float) $plot->sowing?->metres : $amount;
-            if ($plot->sowing?->quality !== null) {
-                $waves[$name][1][] = $plot->sowing->quality;
-            }
-            $waves[$name][2] = $plot->expected['harvests'] ?? null;
+            $names[self::nameOf($plot)] = [$plot->wave, $plot->variety];
         }
-        $ranked = Wave::ranked(
-            array_map(
-                static fn (string $name, array $wave): Wave => new Wave($name, $wave[0], $wave[1] ?? [], $wave[2]),
-                array_keys($waves),
-                array_values($waves),
-            ),
-        );
+        $ranked = Wave::ranked(self::waves($done, $trial->measured_in, $byMetre));
 
         return [
             'measured_in' => $trial->measured_in,
@@ -51,6 +38,35 @@ final class TrialVerdict
                 $ranked,
             ),
         ];
+    }
+
+    private static function nameOf(TrialPlot $plot): string
+    {
+        return "{$plot->wave}\n{$plot->variety}";
+    }
+
+    /**
+     * @param  list<TrialPlot>  $done
+     * @return list<Wave>
+     */
+    private static function waves(array $done, string $measuredIn, bool $byMetre): array
+    {
+        $waves = [];
+        foreach ($done as $plot) {
+            $name = self::nameOf($plot);
+            $amount = (float) ($plot->sowing?->getAttribute($measuredIn) ?? 0.0);
+            $waves[$name][0][] = $byMetre ? $amount / (float) $plot->sowing?->metres : $amount;
+            if ($plot->sowing?->quality !== null) {
+                $waves[$name][1][] = $plot->sowing->quality;
+            }
+            $waves[$name][2] = $plot->expected['harvests'] ?? null;
+        }
+
+        return array_map(
+            static fn (string $name, array $wave): Wave => new Wave($name, $wave[0], $wave[1] ?? [], $wave[2]),
+            array_keys($waves),
+            array_values($waves),
+        );
     }
 
     private static function isDone(TrialPlot $plot): bool

@@ -123,27 +123,8 @@ final readonly class ZoneLocalDays
     private function groups(Zone $zone): array
     {
         $crops = Crop::query()->with('varieties')->get()->keyBy('id');
-        // Rows, not models, and only the latest of each crop and variety, because a log has many years of them.
-        $latest = DB::table('sowings')
-            ->where('zone_id', $zone->id)
-            ->where('taken_back', false)
-            ->whereNotNull('first_picked_on')
-            ->whereNotNull(DB::raw('IF(under_cover OR sown_on IS NULL, set_out_on, sown_on)'))
-            ->selectRaw(
-                'id, crop_id, variety, bed_id, up_on, first_picked_on AS picked, (under_cover OR sown_on IS NULL) AS raised, IF(under_cover OR sown_on IS NULL, set_out_on, sown_on) AS put_in',
-            )
-            ->selectRaw(
-                'ROW_NUMBER() OVER (PARTITION BY crop_id, variety, under_cover OR sown_on IS NULL ORDER BY first_picked_on DESC, id DESC) AS place',
-            );
-        $rows = DB::query()
-            ->fromSub($latest, 'latest')
-            ->leftJoin('beds', 'beds.id', '=', 'latest.bed_id')
-            ->where('place', '<=', self::MOST)
-            ->orderByDesc('picked')
-            ->orderByDesc('latest.id')
-            ->get(['crop_id', 'variety', 'up_on', 'picked', 'raised', 'put_in', 'beds.name AS bed', 'beds.site_id AS site']);
         $groups = [];
-        foreach ($rows as $row) {
+        foreach (self::latest($zone) as $row) {
             $crop = $crops[$row->crop_id];
             $known = $row->variety === null ? null : $crop->varieties->firstWhere('name', $row->variety);
             $key = "{$row->crop_id}\n{$known?->name}\n{$row->raised}";
@@ -166,6 +147,31 @@ final readonly class ZoneLocalDays
         }
 
         return $groups;
+    }
+
+    /** @return iterable<object> the latest plantings of each crop and variety that came to harvest */
+    private static function latest(Zone $zone): iterable
+    {
+        // Rows, not models, and only the latest of each crop and variety, because a log has many years of them.
+        $latest = DB::table('sowings')
+            ->where('zone_id', $zone->id)
+            ->where('taken_back', false)
+            ->whereNotNull('first_picked_on')
+            ->whereNotNull(DB::raw('IF(under_cover OR sown_on IS NULL, set_out_on, sown_on)'))
+            ->selectRaw(
+                'id, crop_id, variety, bed_id, up_on, first_picked_on AS picked, (under_cover OR sown_on IS NULL) AS raised, IF(under_cover OR sown_on IS NULL, set_out_on, sown_on) AS put_in',
+            )
+            ->selectRaw(
+                'ROW_NUMBER() OVER (PARTITION BY crop_id, variety, under_cover OR sown_on IS NULL ORDER BY first_picked_on DESC, id DESC) AS place',
+            );
+
+        return DB::query()
+            ->fromSub($latest, 'latest')
+            ->leftJoin('beds', 'beds.id', '=', 'latest.bed_id')
+            ->where('place', '<=', self::MOST)
+            ->orderByDesc('picked')
+            ->orderByDesc('latest.id')
+            ->get(['crop_id', 'variety', 'up_on', 'picked', 'raised', 'put_in', 'beds.name AS bed', 'beds.site_id AS site']);
     }
 
     /**

@@ -35,19 +35,7 @@ final class ChooseSchool
             Zone::query()->whereKey($zone->id)->lockForUpdate()->first();
             $held = CropChoice::holdingIn($zone)->where('crop', $crop)->first();
             if ($held?->id !== $replaces) {
-                throw new StaleEdit(
-                    $held === null
-                        ? []
-                        : [
-                            [
-                                'field' => 'school',
-                                'was' => null,
-                                'is' => "{$held->school}: {$held->reason}",
-                                'by' => $held->user->name ?? 'someone no longer here',
-                                'at' => $held->created_at->toIso8601String(),
-                            ],
-                        ],
-                );
+                throw StaleEdit::insteadOf($held, 'school', $held === null ? null : "{$held->school}: {$held->reason}");
             }
             CropChoice::holdingIn($zone)
                 ->where('crop', $crop)

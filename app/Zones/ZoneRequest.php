@@ -55,50 +55,37 @@ class ZoneRequest extends FormRequest
     {
         return [
             function (Validator $validator): void {
-                if ($validator->errors()->isNotEmpty() || $this->boolean('far_off')) {
-                    return;
-                }
-                $place = ['latitude' => (float) $this->input('latitude'), 'longitude' => (float) $this->input('longitude')];
-                $zone = $this->route('zone');
-                if ($zone instanceof Zone && $zone->latitude === $place['latitude'] && $zone->longitude === $place['longitude']) {
-                    return;
-                }
-                $others = Zone::query()
-                    ->when($zone instanceof Zone, static fn ($q) => $q->whereKeyNot($zone->id))
-                    ->get();
-                $nearest = $others
-                    ->sortBy(
-                        static fn (Zone $z): float => GreatCircle::kilometres(
-                            $z->latitude,
-                            $z->longitude,
-                            $place['latitude'],
-                            $place['longitude'],
-                        ),
-                    )
-                    ->first();
-                if ($nearest !== null) {
-                    $far = GreatCircle::kilometres(
-                        $nearest->latitude,
-                        $nearest->longitude,
-                        $place['latitude'],
-                        $place['longitude'],
-                    );
-                    if ($far > self::FAR_KM) {
-                        $validator
-                            ->errors()
-                            ->add(
-                                'far_off',
-                                Coordinates::inWords($place['latitude'], $place['longitude']).
-                                    ' is '.
-                                    number_format(round($far, -1), 0, '.', ' ').
-                                    " km from the nearest other zone, {$nearest->name} (".
-                                    Coordinates::inWords($nearest->latitude, $nearest->longitude).
-                                    '). Check the signs; if it is right, confirm it.',
-                            );
-                    }
+                $far = $validator->errors()->isNotEmpty() || $this->boolean('far_off') ? null : $this->farOff();
+                if ($far !== null) {
+                    $validator->errors()->add('far_off', $far);
                 }
             },
         ];
+    }
+
+    /** @return string|null what to say if the place is so far from every other zone that a sign may be wrong; null: it is not */
+    private function farOff(): ?string
+    {
+        [$latitude, $longitude] = [(float) $this->input('latitude'), (float) $this->input('longitude')];
+        $zone = $this->route('zone');
+        if ($zone instanceof Zone && $zone->latitude === $latitude && $zone->longitude === $longitude) {
+            return null;
+        }
+        $away = static fn (Zone $z): float => GreatCircle::kilometres($z->latitude, $z->longitude, $latitude, $longitude);
+        $nearest = Zone::query()
+            ->when($zone instanceof Zone, static fn ($q) => $q->whereKeyNot($zone->id))
+            ->get()
+            ->sortBy($away)
+            ->first();
+        if ($nearest === null || $away($nearest) <= self::FAR_KM) {
+            return null;
+        }
+
+        return Coordinates::inWords($latitude, $longitude).' is '.
+            number_format(round($away($nearest), -1), 0, '.', ' ').
+            " km from the nearest other zone, {$nearest->name} (".
+            Coordinates::inWords($nearest->latitude, $nearest->longitude).
+            '). Check the signs; if it is right, confirm it.';
     }
 
     /** @return array{name: string, district: string, latitude: float, longitude: float, height_m: int, time_zone?: string|null, settlements: list<array{name: string, postcode?: string|null}>} */
