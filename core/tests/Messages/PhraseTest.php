@@ -11,6 +11,7 @@ use Anthesis\Crop\Caution;
 use Anthesis\Crop\Crop;
 use Anthesis\Crop\Maturity;
 use Anthesis\Crop\Route;
+use Anthesis\Log\LoggedAct;
 use Anthesis\Messages\Words;
 use Anthesis\Record\QualityRule;
 use Anthesis\Record\YearDay;
@@ -106,6 +107,10 @@ final class PhraseTest extends TestCase
                     default => "{$kind}.{$case->value}",
                 };
             }
+        }
+        foreach (LoggedAct::cases() as $act) {
+            // The log is for people of the office, who read the source language.
+            self::assertTrue(Words::in(Words::SOURCE)->has("logged.{$act->value}"), $act->value);
         }
         foreach (Words::languages() as $language) {
             self::assertSame(

@@ -6,25 +6,28 @@ import { makeStale, zoneKey } from './stale';
 
 /** Queries about the log, and about what grows, that several screens use. */
 
+/** Every task there is, so the compiler asks for the place of a new one. */
+const ORDER = {
+    sown: true,
+    up: true,
+    'set-out': true,
+    thinned: true,
+    'first-picked': true,
+    picked: true,
+    'last-picked': true,
+    lost: true,
+    covered: true,
+    uncovered: true,
+    amended: true,
+    watered: true,
+    gauge: true,
+    reading: true,
+    seen: true,
+    note: true,
+} satisfies Record<Schema['LoggedAct'], true>;
+
 /** Tasks to log, in the order of a year. */
-export const ACTS: Schema['LoggedAct'][] = [
-    'sown',
-    'up',
-    'set-out',
-    'thinned',
-    'first-picked',
-    'picked',
-    'last-picked',
-    'lost',
-    'covered',
-    'uncovered',
-    'amended',
-    'watered',
-    'gauge',
-    'reading',
-    'seen',
-    'note',
-];
+export const ACTS = Object.keys(ORDER) as Schema['LoggedAct'][];
 
 type Written = Omit<Schema['LoggedEntry'], 'written_at' | 'key'>;
 

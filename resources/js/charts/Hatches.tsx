@@ -1,4 +1,7 @@
+import type { Schema } from '../api/client';
 import { hasWords, say, type Phrase } from '../words/words';
+
+type Why = Schema['ReasonSpan']['reason'];
 
 /** A hatch for each reason, so it survives a photocopier. All charts on the page share the ids. */
 export const HATCH: Record<string, string> = {
@@ -24,30 +27,35 @@ export const HATCH: Record<string, string> = {
     'no-stock': 'url(#hatch-stock)',
     'ground-frozen': 'url(#hatch-ground)',
     'out-of-time': 'url(#hatch-late)',
-};
+} satisfies Record<Why | 'harvest', string>;
 
 /** Why a day lies outside the windows when counting back. */
-export const REASONS = ['freeze-to-come', 'cold-soil', 'heat', 'too-late', 'not-yet-planting-time'];
+export const REASONS = ['freeze-to-come', 'cold-soil', 'heat', 'too-late', 'not-yet-planting-time'] as const;
 
-/** Outcomes in the order in which they are stacked in a ribbon, from the bottom up. */
-export const OUTCOMES = [
-    'harvest',
-    'short-harvest',
-    'heat',
-    'no-set',
-    'cold-bolt',
-    'long-day-bolt',
-    'day-length',
-    'out-of-time',
-    'freeze-late',
-    'freeze-young',
-    'heat-young',
-    'stunted',
-    'no-emergence-hot',
-    'no-emergence-cold',
-    'ground-frozen',
-    'no-stock',
-];
+const STACKED = {
+    harvest: true,
+    'short-harvest': true,
+    heat: true,
+    'no-set': true,
+    'cold-bolt': true,
+    'long-day-bolt': true,
+    'day-length': true,
+    'out-of-time': true,
+    'freeze-late': true,
+    'freeze-young': true,
+    'heat-young': true,
+    stunted: true,
+    'no-emergence-hot': true,
+    'no-emergence-cold': true,
+    'ground-frozen': true,
+    'no-stock': true,
+} satisfies Record<Exclude<Why, Exclude<(typeof REASONS)[number], 'heat'> | Held> | 'harvest', true>;
+
+/** Outcomes in the order in which they are stacked in a ribbon, from the bottom up; the compiler asks for the place of a new one. */
+export const OUTCOMES = Object.keys(STACKED);
+
+/** Not an outcome: the crop waits for its ground. */
+type Held = 'soil-below-minimum' | 'wet-ground';
 
 /** A reason in a few words, for a legend. */
 export function reasonInShort({ reason, phrase }: { reason: string; phrase: Phrase }): string {
