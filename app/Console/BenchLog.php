@@ -9,6 +9,8 @@ use App\Crops\Crop;
 use App\Log\Bed;
 use App\Log\LogEntry;
 use App\Log\Sowing;
+use App\Operations\OfficeInUse;
+use App\People\Membership;
 use App\People\User;
 use App\Trials\Trial;
 use App\Trials\TrialPlot;
@@ -41,12 +43,19 @@ class BenchLog extends Command
     public function handle(Kernel $kernel): int
     {
         $zone = Zone::query()->whereHas('currentComputation')->where('slug', 'basin-floor')->first();
-        $user = User::query()->first();
+        $user = $zone === null ? null : Membership::query()->where('office_id', $zone->office_id)->orderBy('id')->first()?->user;
         if ($zone === null || $user === null) {
             $this->line('There is no demonstration to time. Run bin/start first.');
 
             return self::SUCCESS;
         }
+        OfficeInUse::within($zone->office_id, fn () => $this->time($kernel, $zone, $user));
+
+        return self::SUCCESS;
+    }
+
+    private function time(Kernel $kernel, Zone $zone, User $user): void
+    {
         DB::beginTransaction();
         $this->sow($zone, $user, intdiv((int) $this->option('lines'), self::EACH));
         $this->trials($zone);
@@ -56,8 +65,6 @@ class BenchLog extends Command
             $this->timed($kernel, (int) $this->option('repeats'), $what, 'GET', "/api/zones/basin-floor/{$what}");
         }
         DB::rollBack();
-
-        return self::SUCCESS;
     }
 
     private function sow(Zone $zone, User $user, int $sowings): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use Closure;
 use Illuminate\Contracts\Http\Kernel;
 use Illuminate\Http\Request;
 
@@ -13,18 +14,19 @@ trait TimesAnswers
     /**
      * Prints the median and the first time, seconds.
      *
-     * @param  array<string, mixed>  $body
+     * @param  array<string, mixed>|Closure(int): array<string, mixed>  $body  made for each request, counted from 0, if it cannot be sent twice
      */
-    private function timed(Kernel $kernel, int $repeats, string $name, string $method, string $path, array $body = []): void
+    private function timed(Kernel $kernel, int $repeats, string $name, string $method, string $path, array|Closure $body = []): void
     {
         $seconds = [];
         $status = 0;
         for ($i = 0; $i <= $repeats; $i++) {
+            $content = $body instanceof Closure ? $body($i) : $body;
             $request = Request::create(
                 $path,
                 $method,
                 server: ['HTTP_ACCEPT' => 'application/json', 'CONTENT_TYPE' => 'application/json'],
-                content: $body === [] ? null : (string) json_encode($body),
+                content: $content === [] ? null : (string) json_encode($content),
             );
             $start = hrtime(true);
             $status = $kernel->handle($request)->getStatusCode();
