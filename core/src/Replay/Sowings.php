@@ -58,11 +58,12 @@ final class Sowings
     /**
      * @param  int  $from  first day to sow on
      * @param  int  $to  last day to sow on
+     * @param  list<bool>  $skipped  length $days, days not to sow on; empty: none
      */
-    public function __construct(int $days, private readonly int $from, private readonly int $to)
+    public function __construct(int $days, private readonly int $from, private readonly int $to, private readonly array $skipped = [])
     {
         $this->ups = $this->harvests = $this->outcomes = $this->ends = array_fill(0, $days, 0);
-        $this->all = $from <= 0 && $to >= $days - 1;
+        $this->all = $from <= 0 && $to >= $days - 1 && $skipped === [];
     }
 
     /**
@@ -71,7 +72,17 @@ final class Sowings
      */
     public function sownOn(array $days): array
     {
-        return $this->all ? $days : array_values(array_filter($days, fn (int $day): bool => $day >= $this->from && $day <= $this->to));
+        if ($this->all) {
+            return $days;
+        }
+        $sown = [];
+        foreach ($days as $day) {
+            if ($day >= $this->from && $day <= $this->to && ! ($this->skipped[$day] ?? false)) {
+                $sown[] = $day;
+            }
+        }
+
+        return $sown;
     }
 
     /**
