@@ -10,15 +10,11 @@ use App\Crops\Crop;
 use App\Ground\Planting;
 use App\Ground\ZoneGround;
 use App\Log\Bed;
-use App\Operations\OfficeInUse;
-use App\People\Membership;
-use App\People\User;
 use App\Zones\Zone;
 use Closure;
 use Illuminate\Console\Command;
 use Illuminate\Contracts\Http\Kernel;
 use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
-use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use LogicException;
 
@@ -39,22 +35,12 @@ class BenchGround extends Command
 
     public function handle(Kernel $kernel): int
     {
-        $zone = Zone::query()->whereHas('currentComputation')->where('slug', 'basin-floor')->first();
-        $user = $zone === null ? null : Membership::query()->where('office_id', $zone->office_id)->orderBy('id')->first()?->user;
-        if ($zone === null || $user === null) {
-            $this->line('There is no demonstration to time. Run bin/start first.');
-
-            return self::SUCCESS;
-        }
-        OfficeInUse::within($zone->office_id, fn () => $this->time($kernel, $zone, $user));
-
-        return self::SUCCESS;
+        return $this->inDemonstration(fn (Zone $zone) => $this->time($kernel, $zone));
     }
 
-    private function time(Kernel $kernel, Zone $zone, User $user): void
+    private function time(Kernel $kernel, Zone $zone): void
     {
         $here = app(ZoneGround::class)->growing($zone) ?? throw new LogicException('A computed zone has a record.');
-        DB::beginTransaction();
         $year = $zone->today()->year();
         $first = $year - intdiv((int) $this->option('years'), 2);
         $span = "from={$first}-01-01&to=".($first + (int) $this->option('years') - 1).'-12-31';
@@ -66,7 +52,6 @@ class BenchGround extends Command
         $this->line(
             sprintf('%-44s %9d', 'plantings on '.count($beds).' beds', Planting::query()->where('zone_id', $zone->id)->count()),
         );
-        Auth::guard('web')->setUser($user);
         // There is no browser here to get a token from.
         ValidateCsrfToken::except(['api/*']);
         $ask = fn (string $name, string $method, string $path, array|Closure $body = []) => $this->timed(
@@ -78,7 +63,6 @@ class BenchGround extends Command
             $body,
         );
         $this->askAll($ask, $beds, $year, $span);
-        DB::rollBack();
     }
 
     /**

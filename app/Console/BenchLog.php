@@ -9,15 +9,12 @@ use App\Crops\Crop;
 use App\Log\Bed;
 use App\Log\LogEntry;
 use App\Log\Sowing;
-use App\Operations\OfficeInUse;
-use App\People\Membership;
 use App\People\User;
 use App\Trials\Trial;
 use App\Trials\TrialPlot;
 use App\Zones\Zone;
 use Illuminate\Console\Command;
 use Illuminate\Contracts\Http\Kernel;
-use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 
 /** Times the answers of the log, Today, and trials with a log of many years, and leaves no trace. Needs the demonstration. */
@@ -42,29 +39,17 @@ class BenchLog extends Command
 
     public function handle(Kernel $kernel): int
     {
-        $zone = Zone::query()->whereHas('currentComputation')->where('slug', 'basin-floor')->first();
-        $user = $zone === null ? null : Membership::query()->where('office_id', $zone->office_id)->orderBy('id')->first()?->user;
-        if ($zone === null || $user === null) {
-            $this->line('There is no demonstration to time. Run bin/start first.');
-
-            return self::SUCCESS;
-        }
-        OfficeInUse::within($zone->office_id, fn () => $this->time($kernel, $zone, $user));
-
-        return self::SUCCESS;
+        return $this->inDemonstration(fn (Zone $zone, User $user) => $this->time($kernel, $zone, $user));
     }
 
     private function time(Kernel $kernel, Zone $zone, User $user): void
     {
-        DB::beginTransaction();
         $this->sow($zone, $user, intdiv((int) $this->option('lines'), self::EACH));
         $this->trials($zone);
         $this->line(sprintf('%-44s %9d', 'lines of the log', LogEntry::query()->where('zone_id', $zone->id)->count()));
-        Auth::guard('web')->setUser($user);
         foreach (['log', 'log?crop=radish', 'log-book', 'under-way', 'today', 'trials', 'local-days', 'cues'] as $what) {
             $this->timed($kernel, (int) $this->option('repeats'), $what, 'GET', "/api/zones/basin-floor/{$what}");
         }
-        DB::rollBack();
     }
 
     private function sow(Zone $zone, User $user, int $sowings): void

@@ -4,13 +4,46 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Operations\OfficeInUse;
+use App\People\Membership;
+use App\People\User;
+use App\Zones\Zone;
 use Closure;
 use Illuminate\Contracts\Http\Kernel;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
 
 /** For commands that time the desk's answers, with data they make for it and remove again. */
 trait TimesAnswers
 {
+    /**
+     * Times something in the demonstration's zone, as a person of its office, in a transaction that is rolled back.
+     *
+     * @param  Closure(Zone, User): void  $time
+     */
+    private function inDemonstration(Closure $time): int
+    {
+        $zone = Zone::query()->whereHas('currentComputation')->where('slug', 'basin-floor')->first();
+        $user = $zone === null ? null : Membership::query()->where('office_id', $zone->office_id)->orderBy('id')->first()?->user;
+        if ($zone === null || $user === null) {
+            $this->line('There is no demonstration to time. Run bin/start first.');
+
+            return self::SUCCESS;
+        }
+        OfficeInUse::within($zone->office_id, static function () use ($zone, $user, $time): void {
+            DB::beginTransaction();
+            try {
+                Auth::guard('web')->setUser($user);
+                $time($zone, $user);
+            } finally {
+                DB::rollBack();
+            }
+        });
+
+        return self::SUCCESS;
+    }
+
     /**
      * Prints the median and the first time, seconds.
      *

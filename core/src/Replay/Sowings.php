@@ -75,14 +75,29 @@ final class Sowings
         if ($this->all) {
             return $days;
         }
-        $sown = [];
-        foreach ($days as $day) {
-            if ($day >= $this->from && $day <= $this->to && ! ($this->skipped[$day] ?? false)) {
-                $sown[] = $day;
+        $first = self::firstFrom($days, $this->from);
+        $sown = array_slice($days, $first, self::firstFrom($days, $this->to + 1) - $first);
+
+        return $this->skipped === [] ? $sown : array_values(array_filter($sown, fn (int $day): bool => ! $this->skipped[$day]));
+    }
+
+    /**
+     * @param  list<int>  $days  ascending
+     * @return int where the first day at or after this one stands in the list; its length if there is none
+     */
+    private static function firstFrom(array $days, int $from): int
+    {
+        [$low, $high] = [0, count($days)];
+        while ($low < $high) {
+            $middle = ($low + $high) >> 1;
+            if ($days[$middle] < $from) {
+                $low = $middle + 1;
+            } else {
+                $high = $middle;
             }
         }
 
-        return $sown;
+        return $low;
     }
 
     /**

@@ -30,19 +30,9 @@ final readonly class Prospects
     {
         $shares = $counts = $waits = [];
         foreach ($sowings as $sowing) {
-            $own = array_count_values(array_column($sowing->members, 0));
-            ksort($own);
-            $first = $sowing->firstHarvests();
             $shares[] = $sowing->share();
-            $counts[] = $own;
-            $waits[] =
-                $first === null
-                    ? null
-                    : [
-                        $first[0]->number - $sowing->on->number,
-                        $first[1]->number - $sowing->on->number,
-                        $first[2]->number - $sowing->on->number,
-                    ];
+            $counts[] = $sowing->counts();
+            $waits[] = $sowing->waits();
         }
 
         return new self($sowings[0]->on, $shares, $counts, $waits);

@@ -41,24 +41,45 @@ final readonly class Sowing
         return count(array_filter($this->members, static fn (array $member): bool => $member[0] === $outcome->code()));
     }
 
+    /** @return array<int, int> members by code of Outcome, codes ascending */
+    public function counts(): array
+    {
+        $counts = [];
+        foreach ($this->members as $member) {
+            $counts[$member[0]] = ($counts[$member[0]] ?? 0) + 1;
+        }
+        ksort($counts);
+
+        return $counts;
+    }
+
     /** @return float share of members in which it comes to harvest, 0…1; 0 without members */
     public function share(): float
     {
-        return $this->members === [] ? 0.0 : $this->of(Outcome::Harvest) / count($this->members);
+        return $this->members === [] ? 0.0 : ($this->counts()[Outcome::Harvest->code()] ?? 0) / count($this->members);
     }
 
     /** @return Outcome|null the most frequent outcome other than a harvest; among equals, the lowest code; null: none */
     public function loss(): ?Outcome
     {
-        return Outcome::mostFrequentLoss(array_count_values(array_column($this->members, 0)));
+        return Outcome::mostFrequentLoss($this->counts());
     }
 
     /** @return array{Day, Day, Day}|null the 10, 50, and 90% first harvests, of the members that come to one; null: none does */
     public function firstHarvests(): ?array
     {
+        $waits = $this->waits();
+
+        return $waits === null ? null : [$this->on->plus($waits[0]), $this->on->plus($waits[1]), $this->on->plus($waits[2])];
+    }
+
+    /** @return array{int, int, int}|null the same in days from the day */
+    public function waits(): ?array
+    {
+        $harvest = Outcome::Harvest->code();
         $days = [];
         foreach ($this->members as [$code, $wait]) {
-            if ($code === Outcome::Harvest->code() && $wait !== null) {
+            if ($code === $harvest && $wait !== null) {
                 $days[] = $wait;
             }
         }
@@ -67,12 +88,12 @@ final readonly class Sowing
         }
         sort($days);
 
-        return [$this->dayAt($days, 0.1), $this->dayAt($days, 0.5), $this->dayAt($days, 0.9)];
+        return [self::at($days, 0.1), self::at($days, 0.5), self::at($days, 0.9)];
     }
 
-    /** @param  list<int>  $sorted */
-    private function dayAt(array $sorted, float $p): Day
+    /** @param  non-empty-list<int>  $sorted */
+    private static function at(array $sorted, float $p): int
     {
-        return $this->on->plus((int) round((float) Quantile::of($sorted, $p)));
+        return (int) round((float) Quantile::of($sorted, $p));
     }
 }

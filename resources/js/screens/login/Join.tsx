@@ -1,9 +1,10 @@
-import { Button, PasswordInput, Stack, TextInput } from '@mantine/core';
+import { PasswordInput, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import type { Schema } from '../../api/client';
 import { Problem } from '../../ui/Problem';
 import { say } from '../../words/words';
+import { Fields, Page } from './Frame';
 import { useInvited, useJoin } from './queries';
 
 /** Where the link of an invitation leads: a name, a password, and in. */
@@ -11,11 +12,10 @@ export function Join() {
     const { secret = '' } = useParams();
     const { data, error } = useInvited(secret);
     return (
-        <main className="login">
-            <h1>{say('login.anthesis')}</h1>
+        <Page>
             <Problem error={error} />
             {data && <JoinForm secret={secret} invited={data} />}
-        </main>
+        </Page>
     );
 }
 
@@ -28,45 +28,33 @@ function JoinForm({ secret, invited }: { secret: string; invited: Schema['Invite
             <p>{say('login.invited', { office: invited.office, role: say(`role.${invited.role}`) })}</p>
             <p className="hint">{say(`role.${invited.role}.may`)}</p>
             {invited.has_account && <p>{say('login.invited-again')}</p>}
-            <form
-                aria-label={say('login.join')}
-                onSubmit={(event) => {
-                    event.preventDefault();
-                    join.mutate({ name, password });
-                }}
+            <Fields
+                name={say('login.join')}
+                act={say('login.join')}
+                sent={join}
+                onSubmit={() => join.mutate({ name, password })}
             >
-                <Stack gap="sm">
-                    {!invited.has_account && (
-                        <TextInput
-                            label={say('account.name')}
-                            autoComplete="name"
-                            required
-                            maxLength={120}
-                            value={name}
-                            onChange={(event) => setName(event.currentTarget.value)}
-                        />
-                    )}
-                    {/* For password managers: what the password belongs to. */}
+                {!invited.has_account && (
                     <TextInput
-                        label={say('login.e-mail-address')}
-                        autoComplete="username"
-                        readOnly
-                        value={invited.email}
-                    />
-                    <PasswordInput
-                        label={say('login.password')}
-                        description={invited.has_account ? undefined : say('account.password-help')}
-                        autoComplete={invited.has_account ? 'current-password' : 'new-password'}
+                        label={say('account.name')}
+                        autoComplete="name"
                         required
-                        value={password}
-                        onChange={(event) => setPassword(event.currentTarget.value)}
+                        maxLength={120}
+                        value={name}
+                        onChange={(event) => setName(event.currentTarget.value)}
                     />
-                    <Problem error={join.error} />
-                    <Button type="submit" loading={join.isPending}>
-                        {say('login.join')}
-                    </Button>
-                </Stack>
-            </form>
+                )}
+                {/* For password managers: what the password belongs to. */}
+                <TextInput label={say('login.e-mail-address')} autoComplete="username" readOnly value={invited.email} />
+                <PasswordInput
+                    label={say('login.password')}
+                    description={invited.has_account ? undefined : say('account.password-help')}
+                    autoComplete={invited.has_account ? 'current-password' : 'new-password'}
+                    required
+                    value={password}
+                    onChange={(event) => setPassword(event.currentTarget.value)}
+                />
+            </Fields>
         </>
     );
 }

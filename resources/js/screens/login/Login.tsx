@@ -1,9 +1,9 @@
 import { say } from '../../words/words';
-import { Button, PasswordInput, Stack, TextInput } from '@mantine/core';
-import { useState, type FormEvent } from 'react';
+import { PasswordInput, TextInput } from '@mantine/core';
+import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { useLogIn, useLogInWithCode } from './queries';
-import { Problem } from '../../ui/Problem';
+import { Fields, Page } from './Frame';
 
 /** Where somebody wanted to go before they had to log in: a screen of the desk, and nowhere else. */
 function wanted(to: string | null): string {
@@ -19,14 +19,13 @@ export function Login() {
         else void navigate(wanted(params.get('to')));
     };
     return (
-        <main className="login">
-            <h1>{say('login.anthesis')}</h1>
+        <Page>
             <p>{say('login.sowing-calendars-from-the-record')}</p>
             {waits ? <Code onEntered={enter} /> : <Password onEntered={enter} />}
             <p className="hint">
                 {say('login.gardeners-need-no-account')} <a href="/">{say('login.calendars-are-here')}</a>.
             </p>
-        </main>
+        </Page>
     );
 }
 
@@ -34,36 +33,31 @@ function Password({ onEntered }: { onEntered: (waits: boolean) => void }) {
     const [email, setEmail] = useState('');
     const [password, setPassword] = useState('');
     const logIn = useLogIn();
-    const submit = (event: FormEvent) => {
-        event.preventDefault();
-        logIn.mutate({ email, password }, { onSuccess: onEntered });
-    };
     return (
-        <form onSubmit={submit} aria-label={say('login.log-in')}>
-            <Stack gap="sm">
-                <TextInput
-                    label={say('login.e-mail-address')}
-                    type="email"
-                    autoComplete="username"
-                    required
-                    autoFocus
-                    value={email}
-                    onChange={(e) => setEmail(e.currentTarget.value)}
-                />
-                <PasswordInput
-                    label={say('login.password')}
-                    autoComplete="current-password"
-                    required
-                    value={password}
-                    onChange={(e) => setPassword(e.currentTarget.value)}
-                />
-                <Problem error={logIn.error} />
-                <Button type="submit" loading={logIn.isPending}>
-                    {say('login.log-in')}
-                </Button>
-                <Link to="/desk/forgot-password">{say('login.forgot')}</Link>
-            </Stack>
-        </form>
+        <Fields
+            name={say('login.log-in')}
+            act={say('login.log-in')}
+            sent={logIn}
+            onSubmit={() => logIn.mutate({ email, password }, { onSuccess: onEntered })}
+            after={<Link to="/desk/forgot-password">{say('login.forgot')}</Link>}
+        >
+            <TextInput
+                label={say('login.e-mail-address')}
+                type="email"
+                autoComplete="username"
+                required
+                autoFocus
+                value={email}
+                onChange={(e) => setEmail(e.currentTarget.value)}
+            />
+            <PasswordInput
+                label={say('login.password')}
+                autoComplete="current-password"
+                required
+                value={password}
+                onChange={(e) => setPassword(e.currentTarget.value)}
+            />
+        </Fields>
     );
 }
 
@@ -71,28 +65,23 @@ function Password({ onEntered }: { onEntered: (waits: boolean) => void }) {
 function Code({ onEntered }: { onEntered: (waits: boolean) => void }) {
     const [code, setCode] = useState('');
     const logIn = useLogInWithCode();
-    const submit = (event: FormEvent) => {
-        event.preventDefault();
-        logIn.mutate(code, { onSuccess: onEntered });
-    };
     return (
-        <form onSubmit={submit} aria-label={say('login.log-in')}>
-            <Stack gap="sm">
-                <TextInput
-                    label={say('login.code')}
-                    description={say('login.code-help')}
-                    autoComplete="one-time-code"
-                    inputMode="numeric"
-                    required
-                    autoFocus
-                    value={code}
-                    onChange={(e) => setCode(e.currentTarget.value)}
-                />
-                <Problem error={logIn.error} />
-                <Button type="submit" loading={logIn.isPending}>
-                    {say('login.log-in')}
-                </Button>
-            </Stack>
-        </form>
+        <Fields
+            name={say('login.log-in')}
+            act={say('login.log-in')}
+            sent={logIn}
+            onSubmit={() => logIn.mutate(code, { onSuccess: onEntered })}
+        >
+            <TextInput
+                label={say('login.code')}
+                description={say('login.code-help')}
+                autoComplete="one-time-code"
+                inputMode="numeric"
+                required
+                autoFocus
+                value={code}
+                onChange={(e) => setCode(e.currentTarget.value)}
+            />
+        </Fields>
     );
 }

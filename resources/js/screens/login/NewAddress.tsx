@@ -2,6 +2,7 @@ import { Button } from '@mantine/core';
 import { Link, useParams } from 'react-router';
 import { Problem } from '../../ui/Problem';
 import { say } from '../../words/words';
+import { Page } from './Frame';
 import { useNewAddress } from './queries';
 
 /** Where the link leads that confirms a new e-mail address. It takes a click, because mail programs follow links on their own. */
@@ -9,9 +10,7 @@ export function NewAddress() {
     const { secret = '' } = useParams();
     const confirm = useNewAddress(secret);
     return (
-        <main className="login">
-            <h1>{say('login.anthesis')}</h1>
-            <h2>{say('login.address-heading')}</h2>
+        <Page heading={say('login.address-heading')}>
             <Problem error={confirm.error} />
             {confirm.isSuccess ? (
                 <p role="status">{say('login.address-confirmed')}</p>
@@ -23,6 +22,6 @@ export function NewAddress() {
             <p>
                 <Link to="/desk">{say('login.to-the-desk')}</Link>
             </p>
-        </main>
+        </Page>
     );
 }

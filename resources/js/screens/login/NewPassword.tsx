@@ -1,8 +1,8 @@
-import { Button, PasswordInput, Stack } from '@mantine/core';
+import { PasswordInput } from '@mantine/core';
 import { useState } from 'react';
-import { Link, useParams, useSearchParams } from 'react-router';
-import { Problem } from '../../ui/Problem';
+import { useParams, useSearchParams } from 'react-router';
 import { say } from '../../words/words';
+import { BackToLogin, Fields, Page } from './Frame';
 import { useNewPassword } from './queries';
 
 /** Where the link for a forgotten password leads. */
@@ -11,39 +11,29 @@ export function NewPassword() {
     const [params] = useSearchParams();
     const [password, setPassword] = useState('');
     const save = useNewPassword();
+    const heading = say('login.new-heading');
     return (
-        <main className="login">
-            <h1>{say('login.anthesis')}</h1>
-            <h2>{say('login.new-heading')}</h2>
+        <Page heading={heading}>
             {save.isSuccess ? (
                 <p role="status">{say('login.new-saved')}</p>
             ) : (
-                <form
-                    aria-label={say('login.new-heading')}
-                    onSubmit={(event) => {
-                        event.preventDefault();
-                        save.mutate({ email: params.get('email') ?? '', token: secret, password });
-                    }}
+                <Fields
+                    name={heading}
+                    act={say('account.save-password')}
+                    sent={save}
+                    onSubmit={() => save.mutate({ email: params.get('email') ?? '', token: secret, password })}
                 >
-                    <Stack gap="sm">
-                        <PasswordInput
-                            label={say('account.new-password')}
-                            description={say('account.password-help')}
-                            autoComplete="new-password"
-                            required
-                            value={password}
-                            onChange={(event) => setPassword(event.currentTarget.value)}
-                        />
-                        <Problem error={save.error} />
-                        <Button type="submit" loading={save.isPending}>
-                            {say('account.save-password')}
-                        </Button>
-                    </Stack>
-                </form>
+                    <PasswordInput
+                        label={say('account.new-password')}
+                        description={say('account.password-help')}
+                        autoComplete="new-password"
+                        required
+                        value={password}
+                        onChange={(event) => setPassword(event.currentTarget.value)}
+                    />
+                </Fields>
             )}
-            <p>
-                <Link to="/desk/login">{say('login.back')}</Link>
-            </p>
-        </main>
+            <BackToLogin />
+        </Page>
     );
 }
