@@ -53,6 +53,26 @@ final readonly class CropColumn
     ) {
     }
 
+    /**
+     * A column that came after the first ones: blank in rows saved or written before it, and it may stay blank.
+     *
+     * @param  list<string>  $choices
+     */
+    public static function added(
+        string $name,
+        string $type,
+        string $group,
+        ?string $unit = null,
+        float $least = 0,
+        float $most = 0,
+        array $choices = [],
+        ?string $parameter = null,
+        bool $byVariety = false,
+        bool $zeroCounts = false,
+    ): self {
+        return new self($name, $type, $group, $unit, $least, $most, $choices, true, '', $parameter, $byVariety, $zeroCounts);
+    }
+
     /** Its name: `column.<name>.label` or, for days to emergence, the soil temperature they are counted at. */
     public function label(): Phrase
     {

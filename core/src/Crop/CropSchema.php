@@ -110,16 +110,7 @@ final class CropSchema
                 parameter: 'kill_young',
                 byVariety: true,
             ),
-            new CropColumn(
-                'kill_c',
-                CropColumn::NUMBER,
-                'cold-and-heat',
-                'celsius',
-                -60,
-                15,
-                parameter: 'kill',
-                byVariety: true,
-            ),
+            new CropColumn('kill_c', CropColumn::NUMBER, 'cold-and-heat', 'celsius', -60, 15, parameter: 'kill', byVariety: true),
             new CropColumn('young_share', CropColumn::NUMBER, 'cold-and-heat', 'share', 0, 1, parameter: 'young'),
         ];
     }
@@ -128,47 +119,11 @@ final class CropSchema
     private static function heatAndHarvest(): array
     {
         return [
-            new CropColumn(
-                'heat_c',
-                CropColumn::NUMBER,
-                'cold-and-heat',
-                'celsius',
-                15,
-                60,
-                parameter: 'heat',
-                byVariety: true,
-            ),
-            new CropColumn(
-                'heat_days',
-                CropColumn::COUNT,
-                'cold-and-heat',
-                'days',
-                1,
-                365,
-                parameter: 'heat_days',
-                byVariety: true,
-            ),
+            new CropColumn('heat_c', CropColumn::NUMBER, 'cold-and-heat', 'celsius', 15, 60, parameter: 'heat', byVariety: true),
+            new CropColumn('heat_days', CropColumn::COUNT, 'cold-and-heat', 'days', 1, 365, parameter: 'heat_days', byVariety: true),
             new CropColumn('heat_from', CropColumn::NUMBER, 'cold-and-heat', 'share', 0, 1, parameter: 'heat_from'),
-            new CropColumn(
-                'harvest_days',
-                CropColumn::COUNT,
-                'days',
-                'days',
-                1,
-                365,
-                parameter: 'harvest_days',
-                byVariety: true,
-            ),
-            new CropColumn(
-                'min_harvest_days',
-                CropColumn::COUNT,
-                'days',
-                'days',
-                0,
-                365,
-                parameter: 'min_harvest',
-                byVariety: true,
-            ),
+            new CropColumn('harvest_days', CropColumn::COUNT, 'days', 'days', 1, 365, parameter: 'harvest_days', byVariety: true),
+            new CropColumn('min_harvest_days', CropColumn::COUNT, 'days', 'days', 0, 365, parameter: 'min_harvest', byVariety: true),
         ];
     }
 
@@ -192,16 +147,7 @@ final class CropSchema
                 parameter: 'critical',
                 byVariety: true,
             ),
-            new CropColumn(
-                'juvenile_days',
-                CropColumn::NUMBER,
-                'cold-and-heat',
-                'days',
-                1,
-                365,
-                optional: true,
-                parameter: 'juvenile',
-            ),
+            new CropColumn('juvenile_days', CropColumn::NUMBER, 'cold-and-heat', 'days', 1, 365, optional: true, parameter: 'juvenile'),
         ];
     }
 
@@ -209,16 +155,7 @@ final class CropSchema
     private static function bolting(): array
     {
         return [
-            new CropColumn(
-                'chill_days',
-                CropColumn::COUNT,
-                'cold-and-heat',
-                'days',
-                0,
-                365,
-                optional: true,
-                parameter: 'chill',
-            ),
+            new CropColumn('chill_days', CropColumn::COUNT, 'cold-and-heat', 'days', 0, 365, optional: true, parameter: 'chill'),
             new CropColumn(
                 'bolt_chill_days',
                 CropColumn::COUNT,
@@ -230,27 +167,23 @@ final class CropSchema
                 parameter: 'bolt',
                 byVariety: true,
             ),
-            new CropColumn(
+            CropColumn::added(
                 'bolt_day_hours',
                 CropColumn::NUMBER,
                 'cold-and-heat',
                 'hours',
                 8,
                 24,
-                optional: true,
-                default: '',
                 parameter: 'bolt_hours',
                 byVariety: true,
             ),
-            new CropColumn(
+            CropColumn::added(
                 'bolt_growth_days',
                 CropColumn::NUMBER,
                 'cold-and-heat',
                 'days',
                 1,
                 365,
-                optional: true,
-                default: '',
                 parameter: 'bolt_growth',
                 byVariety: true,
             ),
@@ -261,29 +194,10 @@ final class CropSchema
     private static function stock(): array
     {
         return [
-            new CropColumn(
-                'bulb_c',
-                CropColumn::NUMBER,
-                'cold-and-heat',
-                'celsius',
-                0,
-                30,
-                optional: true,
-                default: '',
-                parameter: 'bulb_c',
-                byVariety: true,
-            ),
-            new CropColumn('stock_from_days', CropColumn::COUNT, 'starting', 'days', 0, 364, optional: true, default: ''),
-            new CropColumn('stock_to_days', CropColumn::COUNT, 'starting', 'days', 0, 364, optional: true, default: ''),
-            new CropColumn(
-                'hardy_by',
-                CropColumn::CHOICE,
-                'cold-and-heat',
-                choices: ['air', 'soil'],
-                optional: true,
-                default: '',
-                parameter: 'hardy_by',
-            ),
+            CropColumn::added('bulb_c', CropColumn::NUMBER, 'cold-and-heat', 'celsius', 0, 30, parameter: 'bulb_c', byVariety: true),
+            CropColumn::added('stock_from_days', CropColumn::COUNT, 'starting', 'days', 0, 364),
+            CropColumn::added('stock_to_days', CropColumn::COUNT, 'starting', 'days', 0, 364),
+            CropColumn::added('hardy_by', CropColumn::CHOICE, 'cold-and-heat', choices: ['air', 'soil'], parameter: 'hardy_by'),
         ];
     }
 
@@ -296,16 +210,11 @@ final class CropSchema
             new CropColumn('row_cm', CropColumn::NUMBER, 'spacing', 'cm', 1, 1000),
             new CropColumn('per_square_foot', CropColumn::NUMBER, 'spacing', 'plants', 0, 100, optional: true),
             new CropColumn('yield_kg_per_m', CropColumn::NUMBER, 'spacing', 'kg', 0, 100, optional: true),
-            new CropColumn(
-                'feeder',
-                CropColumn::CHOICE,
-                'identity',
-                choices: ['light', 'medium', 'heavy', 'fixes', 'builds', 'holds'],
-            ),
+            new CropColumn('feeder', CropColumn::CHOICE, 'identity', choices: ['light', 'medium', 'heavy', 'fixes', 'builds', 'holds']),
             new CropColumn('follow_with', CropColumn::TEXT, 'identity', optional: true),
             new CropColumn('cautions', CropColumn::CAUTIONS, 'identity', optional: true),
             new CropColumn('notes', CropColumn::TEXT, 'identity', optional: true),
-            new CropColumn('also_called', CropColumn::TEXT, 'identity', optional: true, default: ''),
+            CropColumn::added('also_called', CropColumn::TEXT, 'identity'),
         ];
     }
 
@@ -313,38 +222,16 @@ final class CropSchema
     private static function seedAndFlowers(): array
     {
         return [
-            new CropColumn('seeds_per_station', CropColumn::COUNT, 'spacing', 'seeds', 1, 50, optional: true, default: ''),
-            new CropColumn('thinned_to', CropColumn::COUNT, 'spacing', 'plants', 1, 50, optional: true, default: ''),
-            new CropColumn('germination', CropColumn::NUMBER, 'spacing', 'part', 0.05, 1, optional: true, default: ''),
-            new CropColumn('seeds_per_gram', CropColumn::NUMBER, 'spacing', 'seeds', 0.1, 50000, optional: true, default: ''),
-            new CropColumn('height_cm', CropColumn::NUMBER, 'spacing', 'cm', 1, 600, optional: true, default: ''),
-            new CropColumn(
-                'thirst',
-                CropColumn::CHOICE,
-                'water',
-                choices: ['low', 'usual', 'high'],
-                optional: true,
-                default: '',
-                parameter: 'thirst',
-            ),
-            new CropColumn('stems_per_plant', CropColumn::NUMBER, 'identity', 'stems', 0.1, 500, optional: true, default: ''),
-            new CropColumn(
-                'flower_habit',
-                CropColumn::CHOICE,
-                'identity',
-                choices: ['single', 'branching'],
-                optional: true,
-                default: '',
-            ),
-            new CropColumn('vase_days', CropColumn::COUNT, 'identity', 'days', 1, 60, optional: true, default: ''),
-            new CropColumn(
-                'cut_at',
-                CropColumn::CHOICE,
-                'identity',
-                choices: ['bud', 'first-petals', 'third-open', 'open'],
-                optional: true,
-                default: '',
-            ),
+            CropColumn::added('seeds_per_station', CropColumn::COUNT, 'spacing', 'seeds', 1, 50),
+            CropColumn::added('thinned_to', CropColumn::COUNT, 'spacing', 'plants', 1, 50),
+            CropColumn::added('germination', CropColumn::NUMBER, 'spacing', 'part', 0.05, 1),
+            CropColumn::added('seeds_per_gram', CropColumn::NUMBER, 'spacing', 'seeds', 0.1, 50000),
+            CropColumn::added('height_cm', CropColumn::NUMBER, 'spacing', 'cm', 1, 600),
+            CropColumn::added('thirst', CropColumn::CHOICE, 'water', choices: ['low', 'usual', 'high'], parameter: 'thirst'),
+            CropColumn::added('stems_per_plant', CropColumn::NUMBER, 'identity', 'stems', 0.1, 500),
+            CropColumn::added('flower_habit', CropColumn::CHOICE, 'identity', choices: ['single', 'branching']),
+            CropColumn::added('vase_days', CropColumn::COUNT, 'identity', 'days', 1, 60),
+            CropColumn::added('cut_at', CropColumn::CHOICE, 'identity', choices: ['bud', 'first-petals', 'third-open', 'open']),
         ];
     }
 
@@ -352,57 +239,40 @@ final class CropSchema
     private static function settingFruit(): array
     {
         return [
-            new CropColumn(
+            CropColumn::added(
                 'set_night_low_c',
                 CropColumn::NUMBER,
                 'fruit-set',
                 'celsius',
                 -5,
                 30,
-                optional: true,
-                default: '',
                 parameter: 'set_night_low',
                 byVariety: true,
                 zeroCounts: true,
             ),
-            new CropColumn(
+            CropColumn::added(
                 'set_night_high_c',
                 CropColumn::NUMBER,
                 'fruit-set',
                 'celsius',
                 0,
                 40,
-                optional: true,
-                default: '',
                 parameter: 'set_night_high',
                 byVariety: true,
                 zeroCounts: true,
             ),
-            new CropColumn(
+            CropColumn::added(
                 'set_day_high_c',
                 CropColumn::NUMBER,
                 'fruit-set',
                 'celsius',
                 10,
                 60,
-                optional: true,
-                default: '',
                 parameter: 'set_day_high',
                 byVariety: true,
                 zeroCounts: true,
             ),
-            new CropColumn(
-                'set_from',
-                CropColumn::NUMBER,
-                'fruit-set',
-                'share',
-                0,
-                1,
-                optional: true,
-                default: '',
-                parameter: 'set_from',
-                zeroCounts: true,
-            ),
+            CropColumn::added('set_from', CropColumn::NUMBER, 'fruit-set', 'share', 0, 1, parameter: 'set_from', zeroCounts: true),
         ];
     }
 
@@ -410,28 +280,24 @@ final class CropSchema
     private static function youth(): array
     {
         return [
-            new CropColumn(
+            CropColumn::added(
                 'young_heat_c',
                 CropColumn::NUMBER,
                 'cold-and-heat',
                 'celsius',
                 15,
                 60,
-                optional: true,
-                default: '',
                 parameter: 'young_heat',
                 byVariety: true,
                 zeroCounts: true,
             ),
-            new CropColumn(
+            CropColumn::added(
                 'bolt_from_growth_days',
                 CropColumn::NUMBER,
                 'cold-and-heat',
                 'days',
                 0,
                 365,
-                optional: true,
-                default: '',
                 parameter: 'bolt_from',
                 byVariety: true,
             ),
@@ -442,42 +308,9 @@ final class CropSchema
     private static function water(): array
     {
         return [
-            new CropColumn(
-                'root_cm',
-                CropColumn::NUMBER,
-                'water',
-                'cm',
-                0,
-                300,
-                optional: true,
-                default: '',
-                parameter: 'root',
-                zeroCounts: true,
-            ),
-            new CropColumn(
-                'depletion',
-                CropColumn::NUMBER,
-                'water',
-                'share',
-                0,
-                1,
-                optional: true,
-                default: '',
-                parameter: 'depletion',
-                zeroCounts: true,
-            ),
-            new CropColumn(
-                'kc_end',
-                CropColumn::NUMBER,
-                'water',
-                'part',
-                0,
-                1.5,
-                optional: true,
-                default: '',
-                parameter: 'kc_end',
-                zeroCounts: true,
-            ),
+            CropColumn::added('root_cm', CropColumn::NUMBER, 'water', 'cm', 0, 300, parameter: 'root', zeroCounts: true),
+            CropColumn::added('depletion', CropColumn::NUMBER, 'water', 'share', 0, 1, parameter: 'depletion', zeroCounts: true),
+            CropColumn::added('kc_end', CropColumn::NUMBER, 'water', 'part', 0, 1.5, parameter: 'kc_end', zeroCounts: true),
         ];
     }
 
