@@ -72,7 +72,7 @@ final class PacketDays
         }
         $longest = (int) min(self::MOST, self::STEP * (ceil($crop->growth->maturityDays / self::STEP) - 1));
         for ($days = $longest; $days >= max(self::FEWEST, $crop->growth->maturityDays / 2); $days -= self::STEP) {
-            $runs = $replay->runs($crop->maturingIn($days), $route, skipped: $skipped);
+            $runs = $replay->runs($crop->maturingIn($days), $route, skipped: array_values($skipped));
             yield $days => max([0.0, ...array_map(static fn (YearDay $day): float => self::shareOfHarvests($runs, $day), $weeks)]);
         }
     }

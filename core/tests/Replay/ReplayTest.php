@@ -136,6 +136,32 @@ final class ReplayTest extends TestCase
         self::assertSame([], $runs->all(366, Outcome::Harvest));
     }
 
+    #[TestWith(['radish', 'direct'])]
+    #[TestWith(['cabbage-early', 'transplant'])]
+    #[TestWith(['garlic-hardneck', 'direct'])]
+    public function test_days_between_two_and_days_that_are_not_skipped_turn_out_as_among_all(string $slug, string $route): void
+    {
+        $replay = new Replay(Fixtures::record('north'), Fixtures::latitude('north'), Site::openGround());
+        $told = static fn (array $runs): array => array_column(
+            array_map(static fn (Run $r): array => [$r->sown->number, $r->outcome, $r->daysToHarvest, $r->harvestDays], $runs),
+            null,
+            0,
+        );
+        $crop = $this->crop($slug);
+        $all = $told($replay->runs($crop, Route::from($route))->all());
+        $first = Fixtures::record('north')->first->number;
+        self::assertSame(
+            array_filter($all, static fn (int $day): bool => $day >= $first + 700 && $day <= $first + 790, ARRAY_FILTER_USE_KEY),
+            $told($replay->runs($crop, Route::from($route), 700, 790)->all()),
+        );
+        $skipped = array_map(static fn (int $day): bool => $day < 95 || $day > 250, range(1, YearDay::YEAR));
+        $free = static fn (int $day): bool => ! $skipped[Day::fromNumber($day)->yearDay()->number - 1];
+        self::assertSame(
+            array_filter($all, $free, ARRAY_FILTER_USE_KEY),
+            $told($replay->runs($crop, Route::from($route), skipped: $skipped)->all()),
+        );
+    }
+
     public function test_no_run_with_a_long_gap_before_its_horizon_counts_and_short_gaps_are_bridged(): void
     {
         $record = $this->steady(11, 21, 900);
