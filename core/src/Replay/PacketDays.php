@@ -61,18 +61,14 @@ final class PacketDays
     public static function shorter(Replay $replay, Crop $crop, Route $route, array $held = []): Generator
     {
         $weeks = [];
-        $skipped = $held === [] ? [] : array_fill(0, YearDay::YEAR, true);
         for ($day = 1 + self::HALF_WEEK; $day <= YearDay::YEAR; $day += 2 * self::HALF_WEEK + 1) {
             if (! in_array(true, array_slice($held, $day - 1 - self::HALF_WEEK, 2 * self::HALF_WEEK + 1), true)) {
-                $weeks[] = $at = YearDay::fromNumber($day);
-                for ($j = -self::HALF_WEEK; $skipped !== [] && $j <= self::HALF_WEEK; $j++) {
-                    $skipped[$at->plus($j)->number - 1] = false;
-                }
+                $weeks[] = YearDay::fromNumber($day);
             }
         }
         $longest = (int) min(self::MOST, self::STEP * (ceil($crop->growth->maturityDays / self::STEP) - 1));
         for ($days = $longest; $days >= max(self::FEWEST, $crop->growth->maturityDays / 2); $days -= self::STEP) {
-            $runs = $replay->runs($crop->maturingIn($days), $route, skipped: array_values($skipped));
+            $runs = $replay->runs($crop->maturingIn($days), $route);
             yield $days => max([0.0, ...array_map(static fn (YearDay $day): float => self::shareOfHarvests($runs, $day), $weeks)]);
         }
     }

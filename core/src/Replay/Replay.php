@@ -117,16 +117,10 @@ final class Replay
     /**
      * @param  int|null  $from  first day of the record to sow on; null: the first one; days not on record are skipped
      * @param  int|null  $to  the last; null: the last one
-     * @param  list<bool>  $skipped  length 365, days of the year not to sow on; empty: none
      */
-    public function runs(Crop $crop, Route $route, ?int $from = null, ?int $to = null, array $skipped = []): Runs
+    public function runs(Crop $crop, Route $route, ?int $from = null, ?int $to = null): Runs
     {
-        $sowings = new Sowings(
-            $this->tables->days,
-            $from ?? 0,
-            $to ?? $this->tables->days - 1,
-            $skipped === [] ? [] : array_map(static fn (int $day): bool => $skipped[$day - 1], $this->tables->sowDay),
-        );
+        $sowings = new Sowings($this->tables->days, $from ?? 0, $to ?? $this->tables->days - 1);
         foreach ($this->steps(new CropNeeds($crop, $route, $this->light)) as $step) {
             $step->take($sowings);
         }

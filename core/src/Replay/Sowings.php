@@ -58,12 +58,11 @@ final class Sowings
     /**
      * @param  int  $from  first day to sow on
      * @param  int  $to  last day to sow on
-     * @param  list<bool>  $skipped  length $days, days not to sow on; empty: none
      */
-    public function __construct(int $days, private readonly int $from, private readonly int $to, private readonly array $skipped = [])
+    public function __construct(int $days, private readonly int $from, private readonly int $to)
     {
         $this->ups = $this->harvests = $this->outcomes = $this->ends = array_fill(0, $days, 0);
-        $this->all = $from <= 0 && $to >= $days - 1 && $skipped === [];
+        $this->all = $from <= 0 && $to >= $days - 1;
     }
 
     /**
@@ -76,9 +75,8 @@ final class Sowings
             return $days;
         }
         $first = self::firstFrom($days, $this->from);
-        $sown = array_slice($days, $first, self::firstFrom($days, $this->to + 1) - $first);
 
-        return $this->skipped === [] ? $sown : array_values(array_filter($sown, fn (int $day): bool => ! $this->skipped[$day]));
+        return array_slice($days, $first, max(0, self::firstFrom($days, $this->to + 1) - $first));
     }
 
     /**

@@ -9,8 +9,7 @@ use Anthesis\Record\YearDay;
 /** The mean of a day and the three days before and after it, around the year. */
 final class WeekMean
 {
-    /** Days before and after the day itself. */
-    public const HALF_WEEK = 3;
+    private const HALF_WEEK = 3;
 
     /**
      * @param  list<float>  $values  length 365

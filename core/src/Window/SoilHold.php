@@ -9,7 +9,6 @@ use Anthesis\Crop\Crop;
 use Anthesis\Crop\Route;
 use Anthesis\Record\Tolerance;
 use Anthesis\Record\YearDay;
-use Anthesis\Replay\WeekMean;
 
 /**
  * Days on which a crop waits for its ground: the normal soil is still, or again, below the minimum for sowing or transplanting it, or the
@@ -56,24 +55,6 @@ final readonly class SoilHold
         return $cold === null
             ? new self(null, $wet, array_fill(0, YearDay::YEAR, false))
             : new self($cold->minimumC, array_map(static fn (bool $a, bool $b): bool => $a || $b, $cold->days, $wet), $cold->cold);
-    }
-
-    /**
-     * @return list<bool> length 365, whether sow day i+1 and the three days before and after it all wait, so how a planting on it turns out
-     *   affects no day that does not
-     */
-    public function farFromFree(): array
-    {
-        $far = [];
-        for ($day = 0; $day < YearDay::YEAR; $day++) {
-            $waits = true;
-            for ($j = -WeekMean::HALF_WEEK; $j <= WeekMean::HALF_WEEK; $j++) {
-                $waits = $waits && $this->days[($day + $j + YearDay::YEAR) % YearDay::YEAR];
-            }
-            $far[] = $waits;
-        }
-
-        return $far;
     }
 
     /** What a day is waiting for. A soil that is too cold comes first, because the crop has no choice about it. */

@@ -118,12 +118,10 @@ final class Remedies
         ?GroundWait $ground,
     ): array {
         foreach (self::SITES as $name) {
-            $there = $this->at($replay, $name);
-            $cold = $holds ? SoilHold::of($there->normalSoil(), $crop, $route) : null;
-            // Days that wait for the soil are not asked about, so nothing is sown on them.
             $reliability = $this->elsewhere[$route->value][$name] ??= OutcomeRibbon::of(
-                $there->runs($crop, $route, skipped: $cold?->farFromFree() ?? []),
+                $this->at($replay, $name)->runs($crop, $route),
             )->reliability;
+            $cold = $holds ? SoilHold::of($this->at($replay, $name)->normalSoil(), $crop, $route) : null;
             $wet = $ground === null || GroundWait::isKeptDry(Site::named($name)) ? null : $ground->days($share);
             $open = ReplayWindows::reaching($reliability, $share, $from, SoilHold::orWet($cold, $wet));
             if ($open !== []) {
