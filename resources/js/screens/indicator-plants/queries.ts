@@ -1,4 +1,4 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useQueryClient } from '@tanstack/react-query';
 import { api, unwrap, type Schema } from '../../api/client';
 import { makeStale, zoneKey } from '../../api/stale';
 import { useUndoable } from '../../api/undoable';
@@ -17,19 +17,29 @@ function useChanged(zone: string) {
 export const cueDraft = (zone: string) => `cue-${zone}`;
 
 export function useAddCue(zone: string) {
-    return useMutation({
+    const queries = useQueryClient();
+    const changed = useChanged(zone);
+    return useUndoable({
         meta: { draft: cueDraft(zone) },
-        mutationFn: (body: { plant: string; stage: string; note: string | null }) =>
+        send: (body: { plant: string; stage: string; note: string | null }) =>
             unwrap(api.POST('/api/zones/{zone}/cues', { params: { path: { zone } }, body })),
-        onSuccess: useChanged(zone),
+        saved: changed,
+        before: () => queries.getQueryData<Cue[]>(zoneKey(zone, 'log', 'cues')) ?? [],
+        done: ({ plant }) => say('notice.added', { what: plant }),
+        undo: ({ saved, before }) => {
+            const added = saved.find(({ id }) => !before.some((cue) => cue.id === id));
+            return added ? () => takeOut(zone, added.id).then(changed) : null;
+        },
     });
 }
+
+const takeOut = (zone: string, cue: number) =>
+    unwrap(api.DELETE('/api/zones/{zone}/cues/{cue}', { params: { path: { zone, cue } } }));
 
 export function useRemoveCue(zone: string) {
     const changed = useChanged(zone);
     return useUndoable({
-        send: ({ id }: Cue) =>
-            unwrap(api.DELETE('/api/zones/{zone}/cues/{cue}', { params: { path: { zone, cue: id } } })),
+        send: ({ id }: Cue) => takeOut(zone, id),
         saved: changed,
         done: ({ plant }) => say('notice.deleted', { what: plant }),
         undo:

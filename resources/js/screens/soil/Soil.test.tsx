@@ -84,13 +84,32 @@ describe('soil', () => {
         expect(await screen.findByText('Settled at 9.4 °C, give or take 0.1 °C.')).toBeTruthy();
         fireEvent.change(screen.getByLabelText('Hour'), { target: { value: '10:30' } });
         fireEvent.click(screen.getByText('Save 9.4 °C'));
-        expect(await screen.findByText('Reading saved.')).toBeTruthy();
+        expect(await screen.findByText(/Reading saved\./)).toBeTruthy();
         const sent = asked.find((a) => a.what === 'POST /api/zones/bench/soil-readings')?.body as {
             figures: [number, number][];
         };
         expect(sent).toMatchObject({ spot: 1, on: '2026-04-18', hour: 10.5, depth: 0.05 });
         expect(sent.figures.map((f) => f[1])).toEqual([20, 13, 10.5, 9.6]);
         sent.figures.slice(1).forEach((f, i) => expect(f[0]).toBeGreaterThan(sent.figures[i]?.[0] ?? 0));
+    });
+
+    it('takes back the reading that was saved last', async () => {
+        const first = soil.spots[0];
+        const more = {
+            ...soil,
+            spots: [{ ...first, readings: [...(first?.readings ?? []), { ...first?.readings[0], id: 77 }] }],
+        };
+        const asked = fakeServer({
+            ...answers,
+            'POST /api/zones/bench/soil-readings': more,
+            'DELETE /api/soil-readings/77': soil,
+        });
+        show(<Soil />, ...at());
+        await type('9.4');
+        fireEvent.click(screen.getByText('Settled: save 9.4 °C'));
+        fireEvent.click(await screen.findByText('Undo'));
+        await waitFor(() => expect(asked.at(-1)?.what).toBe('DELETE /api/soil-readings/77'));
+        expect(await screen.findByText('Undone.')).toBeTruthy();
     });
 
     it('keeps one figure that had settled', async () => {

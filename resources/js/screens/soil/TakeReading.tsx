@@ -191,7 +191,6 @@ function Figures({ zone, data, spot }: { zone: string; data: SoilData; spot: Spo
                 {figures.length > 0 && <Action onClick={timer.clear}>{say('soil.begin-again')}</Action>}
             </Group>
             <Problem error={keep.error} unanswered={say('soil.not-kept')} />
-            {keep.isSuccess && figures.length === 0 && <p role="status">{say('soil.kept')}</p>}
             <p className="hint">{say('soil.care')}</p>
         </>
     );

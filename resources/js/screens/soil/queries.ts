@@ -1,6 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, unwrap, type Schema } from '../../api/client';
 import { zoneKey } from '../../api/stale';
+import { useUndoable } from '../../api/undoable';
+import { say } from '../../words/words';
 
 export type SoilData = Schema['Soil'];
 export type Spot = Schema['SoilSpot'];
@@ -22,8 +24,10 @@ export function useAddSpot(zone: string) {
 }
 
 export function useKeepReading(zone: string) {
-    return useMutation({
-        mutationFn: (body: {
+    const queries = useQueryClient();
+    const changed = useChanged(zone);
+    return useUndoable({
+        send: (body: {
             key: string;
             spot: number;
             on: string;
@@ -33,14 +37,25 @@ export function useKeepReading(zone: string) {
             celsius?: number;
             simulated?: boolean;
         }) => unwrap(api.POST('/api/zones/{zone}/soil-readings', { params: { path: { zone } }, body })),
-        onSuccess: useChanged(zone),
+        saved: changed,
+        before: () => readingsOf(queries.getQueryData<SoilData>(zoneKey(zone, 'soil'))),
+        done: () => say('soil.kept'),
+        undo: ({ saved, before }) => {
+            const kept = readingsOf(saved).find((id) => !before.includes(id));
+            return kept === undefined ? null : () => withdraw(kept).then(changed);
+        },
     });
 }
 
+const readingsOf = (soil: SoilData | undefined) =>
+    (soil?.spots ?? []).flatMap((spot) => spot.readings.map(({ id }) => id));
+
+const withdraw = (reading: number) =>
+    unwrap(api.DELETE('/api/soil-readings/{reading}', { params: { path: { reading } } }));
+
 export function useWithdrawReading(zone: string) {
     return useMutation({
-        mutationFn: (reading: number) =>
-            unwrap(api.DELETE('/api/soil-readings/{reading}', { params: { path: { reading } } })),
+        mutationFn: withdraw,
         onSuccess: useChanged(zone),
     });
 }

@@ -124,6 +124,43 @@ describe('trials', () => {
         expect((screen.getByLabelText('Question to answer') as HTMLInputElement).value).toBe('Early?');
     });
 
+    it('closes a trial with what was learned, and undoes it', async () => {
+        const closed = { on: '2026-04-18', by: 'Wren', conclusion: 'Early pays.' };
+        let trial: Trial = TRIAL;
+        const asked = fakeServer({
+            ...answers(),
+            [`GET ${base}/trials`]: () => [trial],
+            'POST /api/trials/4/conclusion': () => (trial = { ...TRIAL, closed }),
+            'DELETE /api/trials/4/conclusion': () => (trial = TRIAL),
+        });
+        show(<Trials />, '/desk/zones/bench/trials', '/desk/zones/:zone/trials');
+        fireEvent.change(await screen.findByLabelText('What you learned'), { target: { value: 'Early pays.' } });
+        fireEvent.click(screen.getByText('Close trial'));
+        expect(await screen.findByText(/Closed: Radish\./)).toBeTruthy();
+        fireEvent.click(screen.getByText('Undo'));
+        expect(await screen.findByLabelText('What you learned')).toBeTruthy();
+        expect(asked.some(({ what }) => what === 'DELETE /api/trials/4/conclusion')).toBe(true);
+    });
+
+    it('reopens one, and undoes it with the conclusion it had', async () => {
+        const closed = { on: '2026-04-18', by: 'Wren', conclusion: 'Early pays.' };
+        let trial: Trial = { ...TRIAL, closed };
+        const asked = fakeServer({
+            ...answers(),
+            [`GET ${base}/trials`]: () => [trial],
+            'POST /api/trials/4/conclusion': () => (trial = { ...TRIAL, closed }),
+            'DELETE /api/trials/4/conclusion': () => (trial = TRIAL),
+        });
+        show(<Trials />, '/desk/zones/bench/trials', '/desk/zones/:zone/trials');
+        fireEvent.click(await screen.findByText('Reopen trial'));
+        fireEvent.click(await screen.findByText('Undo'));
+        await waitFor(() =>
+            expect(asked.find(({ what }) => what === 'POST /api/trials/4/conclusion')?.body).toEqual({
+                conclusion: 'Early pays.',
+            }),
+        );
+    });
+
     it('offers days to maturity with their evidence, and takes them on a word', async () => {
         const held = {
             id: 9,

@@ -93,7 +93,7 @@ function Close({ zone, trial }: { zone: string; trial: Trial }) {
     if (trial.closed) {
         return (
             <p>
-                <Action onClick={() => reopen.mutate(trial.id)}>{say('trials.reopen')}</Action>
+                <Action onClick={() => reopen.mutate(trial)}>{say('trials.reopen')}</Action>
                 <Problem error={reopen.error} />
             </p>
         );
@@ -103,7 +103,7 @@ function Close({ zone, trial }: { zone: string; trial: Trial }) {
             className="inline"
             onSubmit={(event) => {
                 event.preventDefault();
-                close.mutate({ trial: trial.id, conclusion });
+                close.mutate({ trial, conclusion });
             }}
         >
             <Textarea

@@ -1,5 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, unwrap, type Schema } from '../../api/client';
+import { useUndoable } from '../../api/undoable';
+import { say } from '../../words/words';
 import { makeStale, zoneKey } from '../../api/stale';
 
 export type Trial = Schema['Trial'];
@@ -32,19 +34,33 @@ export function usePlanTrial(zone: string) {
     });
 }
 
+const closeTrial = (trial: number, conclusion: string) =>
+    unwrap(api.POST('/api/trials/{trial}/conclusion', { params: { path: { trial } }, body: { conclusion } }));
+
+const reopenTrial = (trial: number) =>
+    unwrap(api.DELETE('/api/trials/{trial}/conclusion', { params: { path: { trial } } }));
+
 export function useCloseTrial(zone: string) {
-    return useMutation({
-        mutationFn: ({ trial, conclusion }: { trial: number; conclusion: string }) =>
-            unwrap(api.POST('/api/trials/{trial}/conclusion', { params: { path: { trial } }, body: { conclusion } })),
-        onSuccess: useForget(zone),
+    const saved = useForget(zone);
+    return useUndoable({
+        send: ({ trial, conclusion }: { trial: Trial; conclusion: string }) => closeTrial(trial.id, conclusion),
+        saved,
+        done: ({ trial }) => say('notice.trial-closed', { what: trial.name }),
+        undo:
+            ({ sent: { trial } }) =>
+            () =>
+                reopenTrial(trial.id).then(saved),
     });
 }
 
+/** Undo closes it again, with the conclusion it had. */
 export function useReopenTrial(zone: string) {
-    return useMutation({
-        mutationFn: (trial: number) =>
-            unwrap(api.DELETE('/api/trials/{trial}/conclusion', { params: { path: { trial } } })),
-        onSuccess: useForget(zone),
+    const saved = useForget(zone);
+    return useUndoable({
+        send: ({ id }: Trial) => reopenTrial(id),
+        saved,
+        done: ({ name }) => say('notice.trial-reopened', { what: name }),
+        undo: ({ sent: { id, closed } }) => (closed ? () => closeTrial(id, closed.conclusion).then(saved) : null),
     });
 }
 
