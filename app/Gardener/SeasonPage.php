@@ -87,7 +87,9 @@ final class SeasonPage
         foreach (PublicSite::weekLinks(PublicSite::folder($zone->slug, $edition->number)) as $link => $reading) {
             PublicSite::link($link, ($reading->name() === '' ? '' : '../').'../season/'.basename($folder).$reading->prefix());
         }
-        array_map(File::deleteDirectory(...), array_diff(File::directories(dirname($folder)), [$folder]));
+        foreach (array_diff(File::directories(dirname($folder)), [$folder]) as $old) {
+            File::deleteDirectory($old);
+        }
     }
 
     /** Whether a page that is there differs from what was made. */

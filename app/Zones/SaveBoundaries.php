@@ -24,6 +24,8 @@ final class SaveBoundaries
         $found = self::read($text);
 
         return DB::transaction(static function () use ($found, $upload, $user): array {
+            // The same upload sent twice at the same time takes turns with itself.
+            Zone::query()->whereIn('id', array_keys($found))->orderBy('id')->lockForUpdate()->get();
             $names = array_values(array_map(static fn (array $f): string => $f[0]->name, $found));
             if (ZoneBoundary::query()->where('upload', $upload)->exists()) {
                 return $names;

@@ -24,11 +24,15 @@ export function useAddCue(zone: string) {
         send: (body: { plant: string; stage: string; note: string | null }) =>
             unwrap(api.POST('/api/zones/{zone}/cues', { params: { path: { zone } }, body })),
         saved: changed,
-        before: () => queries.getQueryData<Cue[]>(zoneKey(zone, 'log', 'cues')) ?? [],
+        before: () => queries.getQueryData<Cue[]>(zoneKey(zone, 'log', 'cues')),
         done: ({ plant }) => say('notice.added', { what: plant }),
-        undo: ({ saved, before }) => {
-            const added = saved.find(({ id }) => !before.some((cue) => cue.id === id));
-            return added ? () => takeOut(zone, added.id).then(changed) : null;
+        undo: ({ sent, saved, before }) => {
+            // One that was on the list already stays.
+            const added = saved.find(
+                ({ id, plant, stage }) =>
+                    plant === sent.plant && stage === sent.stage && !before?.some((cue) => cue.id === id),
+            );
+            return before && added ? () => takeOut(zone, added.id).then(changed) : null;
         },
     });
 }

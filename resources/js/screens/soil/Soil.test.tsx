@@ -95,13 +95,14 @@ describe('soil', () => {
 
     it('takes back the reading that was saved last', async () => {
         const first = soil.spots[0];
-        const more = {
-            ...soil,
-            spots: [{ ...first, readings: [...(first?.readings ?? []), { ...first?.readings[0], id: 77 }] }],
+        const kept = ({ on, hour, depth }: { on: string; hour: number; depth: number }) => {
+            const bySomebodyElse = { ...reading(76, 9), on, hour: hour - 1, depth };
+            const readings = [...(first?.readings ?? []), bySomebodyElse, { ...reading(77, 9.4), on, hour, depth }];
+            return { ...soil, spots: [{ ...first, readings }] };
         };
         const asked = fakeServer({
             ...answers,
-            'POST /api/zones/bench/soil-readings': more,
+            'POST /api/zones/bench/soil-readings': kept,
             'DELETE /api/soil-readings/77': soil,
         });
         show(<Soil />, ...at());

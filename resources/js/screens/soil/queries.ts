@@ -38,17 +38,25 @@ export function useKeepReading(zone: string) {
             simulated?: boolean;
         }) => unwrap(api.POST('/api/zones/{zone}/soil-readings', { params: { path: { zone } }, body })),
         saved: changed,
-        before: () => readingsOf(queries.getQueryData<SoilData>(zoneKey(zone, 'soil'))),
+        before: () => queries.getQueryData<SoilData>(zoneKey(zone, 'soil')),
         done: () => say('soil.kept'),
-        undo: ({ saved, before }) => {
-            const kept = readingsOf(saved).find((id) => !before.includes(id));
-            return kept === undefined ? null : () => withdraw(kept).then(changed);
+        undo: ({ sent, saved, before }) => {
+            // Somebody else may have saved one meanwhile: only one that is as it was sent is taken back.
+            const known = new Set(readingsAt(before, sent.spot).map(({ id }) => id));
+            const kept = readingsAt(saved, sent.spot).find(
+                ({ id, on, hour, depth }) =>
+                    !known.has(id) && on === sent.on && near(hour, sent.hour) && near(depth, sent.depth),
+            );
+            return before && kept ? () => withdraw(kept.id).then(changed) : null;
         },
     });
 }
 
-const readingsOf = (soil: SoilData | undefined) =>
-    (soil?.spots ?? []).flatMap((spot) => spot.readings.map(({ id }) => id));
+/** The server keeps hours and meters to two or three decimals. */
+const near = (a: number, b: number) => Math.abs(a - b) < 0.006;
+
+const readingsAt = (soil: SoilData | undefined, spot: number) =>
+    soil?.spots.find(({ id }) => id === spot)?.readings ?? [];
 
 const withdraw = (reading: number) =>
     unwrap(api.DELETE('/api/soil-readings/{reading}', { params: { path: { reading } } }));
