@@ -7,17 +7,18 @@ namespace App\People;
 use App\Operations\OfficeInUse;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Support\Facades\DB;
+use Laravel\Sanctum\NewAccessToken;
 
 /** Creates and ends a person's tokens for programs, and brings back one that was just ended. */
 final class SaveToken
 {
     /**
      * @param  non-empty-list<Scope>  $scopes
-     * @return string the token: shown only now
+     * @return NewAccessToken with its text, which is shown only now
      */
-    public function make(User $user, string $name, array $scopes, int $days): string
+    public function make(User $user, string $name, array $scopes, int $days): NewAccessToken
     {
-        return DB::transaction(static function () use ($user, $name, $scopes, $days): string {
+        return DB::transaction(static function () use ($user, $name, $scopes, $days): NewAccessToken {
             $abilities = array_map(static fn (Scope $s): string => $s->value, $scopes);
             $until = now()->addDays($days);
             Change::record('token-made', $user, $user, [], ['name' => $name, 'scopes' => $abilities, 'until' => $until->format('Y-m-d')]);
@@ -25,7 +26,7 @@ final class SaveToken
             $token = $user->createToken($name, $abilities, $until);
             $token->accessToken->forceFill(['office_id' => OfficeInUse::one()])->save();
 
-            return $token->plainTextToken;
+            return $token;
         });
     }
 

@@ -39,7 +39,7 @@ class TokenController
         $scopes = array_map(Scope::from(...), array_values($asked['scopes']));
         $token = $save->make(self::user($request), $asked['name'], $scopes ?: abort(422), (int) $asked['days']);
 
-        return Answer::of(['token' => $token], 201);
+        return Answer::of(['id' => $token->accessToken->getKey(), 'token' => $token->plainTextToken], 201);
     }
 
     public function destroy(Request $request, int $token, SaveToken $save): AnonymousResourceCollection

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Zones;
 
+use App\Operations\KeyReused;
 use App\People\Change;
 use App\People\User;
 use Illuminate\Database\Eloquent\Collection;
@@ -18,6 +19,7 @@ final class SaveBoundaries
      * @return list<string> names of the zones
      *
      * @throws BoundaryRefused naming each feature that cannot be used, and why
+     * @throws KeyReused if other boundaries were uploaded under this key
      */
     public function execute(string $text, string $upload, User $user): array
     {
@@ -27,7 +29,7 @@ final class SaveBoundaries
             // The same upload sent twice at the same time takes turns with itself.
             Zone::query()->whereIn('id', array_keys($found))->orderBy('id')->lockForUpdate()->get();
             $names = array_values(array_map(static fn (array $f): string => $f[0]->name, $found));
-            if (ZoneBoundary::query()->where('upload', $upload)->exists()) {
+            if (self::isSaved($found, $upload)) {
                 return $names;
             }
             foreach ($found as [$zone, $boundary]) {
@@ -43,6 +45,25 @@ final class SaveBoundaries
 
             return $names;
         });
+    }
+
+    /**
+     * @param  array<int, array{Zone, Boundary}>  $found  by the zone's id
+     *
+     * @throws KeyReused
+     */
+    private static function isSaved(array $found, string $upload): bool
+    {
+        $saved = ZoneBoundary::query()->where('upload', $upload)->get()->keyBy('zone_id');
+        if ($saved->isEmpty()) {
+            return false;
+        }
+        $isSame = static fn (array $f): bool => $saved->get($f[0]->id)?->geometry == $f[1]->toGeoJson();
+        if ($saved->count() !== count($found) || ! collect($found)->every($isSame)) {
+            throw new KeyReused();
+        }
+
+        return true;
     }
 
     /**

@@ -156,6 +156,10 @@ final class FindTest extends TestCase
         $this->bring($moved, 'second-upload')->assertOk();
         $this->bring($moved, 'second-upload')->assertOk();
         self::assertSame(3, ZoneBoundary::query()->count(), 'the same upload again does nothing');
+        $other = [self::feature('low', self::square(-98.02, 46.7)), $moved[1]];
+        foreach ([$other, array_slice($moved, 1)] as $file) {
+            $this->bring($file, 'second-upload')->assertUnprocessable()->assertJsonValidationErrors(['key' => 'under this key']);
+        }
         self::assertEqualsWithDelta(-98.15, $west(), 1e-9);
         $this->deleteJson('/api/zone-boundaries/first-upload')
             ->assertConflict()

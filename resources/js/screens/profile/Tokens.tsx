@@ -4,7 +4,7 @@ import { dateInWords } from '../../time/days';
 import { Action } from '../../ui/Action';
 import { Problem } from '../../ui/Problem';
 import { listed, say } from '../../words/words';
-import { useEndToken, useMakeToken, useTokens, type Scope } from './queries';
+import { useEndToken, useMakeToken, useTokens, type Scope, type Token } from './queries';
 
 const SCOPES: Scope[] = ['read-zones', 'write-log', 'report-readings'];
 
@@ -38,12 +38,12 @@ export function Tokens() {
                     ))}
                 </ul>
             )}
-            <Make />
+            <Make tokens={tokens ?? []} />
         </section>
     );
 }
 
-function Make() {
+function Make({ tokens }: { tokens: Token[] }) {
     const make = useMakeToken();
     const [name, setName] = useState('');
     const [scopes, setScopes] = useState<Scope[]>([]);
@@ -86,7 +86,7 @@ function Make() {
                 onChange={(event) => setDays(DAYS.find((one) => String(one) === event.currentTarget.value) ?? 90)}
             />
             <Problem error={make.error} />
-            {make.data && (
+            {make.data && tokens.some(({ id }) => id === make.data.id) && (
                 <div role="status">
                     <p>{say('tokens.shown-once')}</p>
                     <p>

@@ -43,6 +43,7 @@ describe('devices that report by themselves', () => {
         await waitFor(() => expect(asked.some((a) => a.what === 'DELETE /api/station-devices/9')).toBe(true));
         expect(await screen.findByText('None yet: days come with the files you upload.')).toBeTruthy();
         expect(screen.getByText(/Disconnected: Mast\./)).toBeTruthy();
+        expect(screen.queryByText('abc-token'), 'of no use any more').toBeNull();
         fireEvent.click(screen.getAllByText('Undo').at(-1) as HTMLElement);
         expect(await screen.findByText('last heard 17 April 2026')).toBeTruthy();
     });

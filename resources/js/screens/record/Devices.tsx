@@ -54,7 +54,7 @@ export function Devices({
                 </table>
             )}
             <Problem error={end.error} />
-            {add.data && (
+            {add.data && devices.some(({ id }) => id === add.data.device.id) && (
                 <div role="status" className="own-hand">
                     <p>{say('devices.token-once', { name: add.data.device.name })}</p>
                     <p>
