@@ -5,11 +5,15 @@ import { ACTS, useLogBook, useWriteLine } from '../../api/log';
 import { dateInShort } from '../../time/days';
 import { Action } from '../../ui/Action';
 import { Problem } from '../../ui/Problem';
+import { useInSightFirst } from '../../ui/useInSightFirst';
 import { say } from '../../words/words';
 import { BringTable } from './BringTable';
 import { Labels } from './Labels';
 import { useLines, type Asked, type Line } from './queries';
 import { toldInWords } from './told';
+
+/** As many rows as fit on a tall screen. */
+const IN_SIGHT = 30;
 
 /** The log of a zone: who did what where, by crop, place, and date; a correction shows what the entry said before. */
 export function Log() {
@@ -142,6 +146,7 @@ function Filters({
 function Lines({ zone, lines }: { zone: string; lines: Line[] }) {
     const { data: book } = useLogBook(zone);
     const { data: session } = useSession();
+    const all = useInSightFirst();
     const isEducator = useCan('publish');
     const write = useWriteLine(zone);
     const oneGarden = new Set(book?.beds.map((bed) => bed.garden)).size === 1;
@@ -165,7 +170,7 @@ function Lines({ zone, lines }: { zone: string; lines: Line[] }) {
                     </tr>
                 </thead>
                 <tbody>
-                    {lines.map((line) => (
+                    {lines.slice(0, all ? undefined : IN_SIGHT).map((line) => (
                         <tr key={line.key} className={line.taken_back ? 'withdrawn' : undefined}>
                             <td className="nowrap">{dateInShort(line.on)}</td>
                             <td className="nowrap">{say(`logged.${line.act}`)}</td>
