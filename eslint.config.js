@@ -31,7 +31,7 @@ export default tseslint.config(
     },
     {
         files: ['resources/js/**/*.{ts,tsx}'],
-        ignores: ['**/*.test.*', 'resources/js/testing.tsx', 'resources/js/ui/theme.ts'],
+        ignores: ['**/*.test.*', 'resources/js/testing/*', 'resources/js/ui/theme.ts'],
         rules: {
             'max-lines-per-function': ['error', { max: 120 }],
             'no-restricted-syntax': [

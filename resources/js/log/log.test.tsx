@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { asBrowser, EDUCATOR, fakeServer, Refused, type Answers } from '../testing';
+import { asBrowser, EDUCATOR, fakeServer, Refused } from '../testing';
 import folds from '../../../core/tests/fixtures/sowing-fold.json';
 import { begun, newerLines, sowingsFor, today, withEntry, type LogBook, type LoggedEntry, type Sowing } from './book';
 import { Log } from './Log';
@@ -85,12 +85,12 @@ const takes = (refuse: Record<string, string> = {}) => ({
         kept: body.entries.map((e) => e.key).filter((key) => !refuse[key]),
         refused: body.entries
             .filter((e) => refuse[e.key])
-            .map((e) => ({ key: e.key, field: 'on', message: refuse[e.key] })),
+            .map((e) => ({ key: e.key, field: 'on', message: refuse[e.key] ?? '' })),
         clock_minutes: 0,
     }),
 });
 
-const HERE: Answers = {
+const HERE = {
     'GET /api/session': EDUCATOR,
     'GET /api/zones/basin-floor/log-book': BOOK,
 };
@@ -366,7 +366,11 @@ describe('the log', () => {
     });
 
     it('opens another zone once it is here, and stays where it is as long as that cannot be fetched', async () => {
-        const answers: Answers = { ...HERE, 'GET /api/session': ofTwoZones(null) };
+        const answers = {
+            ...HERE,
+            'GET /api/session': ofTwoZones(null),
+            'GET /api/zones/lakeshore/log-book': new Refused(404, { message: 'Not yet.' }) as Refused | typeof BOOK,
+        };
         fakeServer(answers);
         open();
         await screen.findByRole('button', { name: 'sown' });

@@ -19,16 +19,16 @@ describe('a log-in that ran out', () => {
                 inside = true;
                 return EDUCATOR;
             },
-            'PUT /api/prices/kale': () => (inside ? { crop: 'kale' } : lost),
+            'PUT /api/prices/kale': () => (inside ? { crop: 'kale', price: 3 } : lost),
         });
-        show(<LogInAgain user={EDUCATOR.user as never} />);
+        show(<LogInAgain user={EDUCATOR.user} />);
         const saved = save();
         fireEvent.change(await screen.findByLabelText(/Password/, { selector: 'input' }), {
             target: { value: 'secret' },
         });
         expect(screen.getByText(/Enter the password of wren@kestrel.example/)).toBeTruthy();
         fireEvent.submit(screen.getByRole('form', { name: 'Log in again' }));
-        expect(await saved).toEqual({ crop: 'kale' });
+        expect(await saved).toEqual({ crop: 'kale', price: 3 });
         const puts = asked.filter(({ what }) => what.startsWith('PUT'));
         expect(puts.map(({ body }) => body)).toEqual([{ price: 3 }, { price: 3 }]);
     });
@@ -37,17 +37,18 @@ describe('a log-in that ran out', () => {
         let tries = 0;
         fakeServer({
             'GET /api/session': EDUCATOR,
-            'PUT /api/prices/kale': () => (++tries === 1 ? new Refused(419, { message: 'CSRF' }) : { crop: 'kale' }),
+            'PUT /api/prices/kale': () =>
+                ++tries === 1 ? new Refused(419, { message: 'CSRF' }) : { crop: 'kale', price: 3 },
         });
-        show(<LogInAgain user={EDUCATOR.user as never} />);
-        expect(await save()).toEqual({ crop: 'kale' });
+        show(<LogInAgain user={EDUCATOR.user} />);
+        expect(await save()).toEqual({ crop: 'kale', price: 3 });
         expect(screen.queryByRole('form')).toBeNull();
     });
 
     it('sends nothing as somebody else who logged in meanwhile, and nothing where one cancels', async () => {
         const other = { ...EDUCATOR, user: { ...EDUCATOR.user, email: 'tobias@kestrel.example' } };
         const asked = fakeServer({ 'GET /api/session': other, 'PUT /api/prices/kale': lost });
-        show(<LogInAgain user={EDUCATOR.user as never} />);
+        show(<LogInAgain user={EDUCATOR.user} />);
         const saved = save().catch((error: Error) => error.message);
         fireEvent.click(await screen.findByText('Cancel'));
         expect(await saved).toBe('Nobody is logged in.');
@@ -55,7 +56,7 @@ describe('a log-in that ran out', () => {
     });
 
     it('asks nobody where nobody works', async () => {
-        const { unmount } = show(<LogInAgain user={EDUCATOR.user as never} />);
+        const { unmount } = show(<LogInAgain user={EDUCATOR.user} />);
         unmount();
         await waitFor(async () => expect(await loggedInAgain()).toBe(false));
     });

@@ -1,13 +1,13 @@
 import { screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { EDUCATOR, fakeServer, show } from '../testing';
+import { EDUCATOR, fakeServer, OFFICE, show } from '../testing';
 import { WaterCaution } from './WaterCaution';
 
 async function read(rules: { from: string | null; until: string | null } | null): Promise<boolean> {
     const asked = fakeServer({
         'GET /api/session': EDUCATOR,
         'GET /api/office': {
-            name: 'Office',
+            ...OFFICE,
             water_rules: rules && 'Odd days only.',
             water_rules_from: rules?.from ?? null,
             water_rules_until: rules?.until ?? null,

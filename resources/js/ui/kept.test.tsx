@@ -1,68 +1,16 @@
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { beforeEach, describe, expect, it } from 'vitest';
+import type { Schema } from '../api/client';
 import { IndicatorPlants } from '../screens/indicator-plants/IndicatorPlants';
 import { BedForm } from '../screens/ground/BedForm';
 import { OfficeSettings } from '../screens/office/OfficeSettings';
 import { PlanTrial } from '../screens/trials/PlanTrial';
-import { EDUCATOR, fakeServer, Refused, show } from '../testing';
-
-const OFFICE = {
-    name: 'Kestrel Basin Extension',
-    mail: null,
-    phone: null,
-    address: null,
-    hours: null,
-    licence: null,
-    second_signature: false,
-    second_factor: false,
-    version: 3,
-    languages: null,
-    languages_there: [],
-    signature_changed: null,
-};
+import { EDUCATOR, fakeServer, LOG_BOOK, OFFICE, Refused, show } from '../testing';
 
 const BOOK = {
-    today: '2026-04-18',
-    zone: { slug: 'bench', name: 'Bench' },
-    user: 'Wren',
-    crops: [{ slug: 'radish', name: 'Radish', start: 'seed', varieties: [] }],
-    likely: [],
-    beds: [],
-    sowings: [],
-    due: [],
-    cues: [],
+    ...LOG_BOOK,
+    crops: [{ slug: 'radish', name: 'Radish', names: [], start: 'seed', cautions: [], varieties: [] }],
 };
-
-const span = { from: '2026-01-01', to: '2026-12-31' };
-
-/** Each form: how it is shown, a field of it, what is typed there, the button that saves it and what the server then says. */
-const FORMS = [
-    {
-        name: 'the office',
-        form: () => show(<OfficeSettings />),
-        field: 'E-mail address',
-        typed: 'garden@kestrel.example',
-        save: 'Save',
-        saved: { 'PUT /api/office': { ...OFFICE, version: 4 } },
-    },
-    {
-        name: 'a bed',
-        form: () => show(<BedForm zone="bench" span={span} bed={undefined} garden="School" onDone={() => {}} />),
-        field: 'Name of the bed',
-        typed: 'North bed',
-        save: 'Save',
-        saved: { 'POST /api/zones/bench/beds': {} },
-    },
-    {
-        name: 'a trial',
-        form: () => show(<PlanTrial zone="bench" onDone={() => {}} />),
-        field: 'Question to answer',
-        typed: 'Is early worth it?',
-        save: /plots/,
-        saved: { 'POST /api/zones/bench/trials': {} },
-        first: () => fireEvent.change(screen.getByLabelText('Crop'), { target: { value: 'radish' } }),
-    },
-];
 
 const reads = {
     'GET /api/session': EDUCATOR,
@@ -72,11 +20,66 @@ const reads = {
     'GET /api/zones/bench/log-book': BOOK,
 };
 
+const span = { from: '2026-01-01', to: '2026-12-31' };
+
+const TRIAL: Schema['Trial'] = {
+    id: 4,
+    crop: 'radish',
+    name: 'Radish',
+    route: 'direct',
+    question: 'Is early worth it?',
+    author: 'Wren',
+    closed: null,
+    plots: [],
+    verdict: { measured_in: 'kilograms', by_metre: true, open: 0, one_seasons_word: true, waves: [] },
+};
+
+/** Each form: how it is shown, a field of it, what is typed there, the button that saves it, and a server that answers to that. */
+const FORMS: {
+    name: string;
+    form: () => unknown;
+    field: string;
+    typed: string;
+    save: string | RegExp;
+    serve: (answer?: Refused) => unknown;
+    first?: () => void;
+}[] = [
+    {
+        name: 'the office',
+        form: () => show(<OfficeSettings />),
+        field: 'E-mail address',
+        typed: 'plots@kestrel.example',
+        save: 'Save',
+        serve: (answer) => fakeServer({ ...reads, 'PUT /api/office': answer ?? { ...OFFICE, version: 4 } }),
+    },
+    {
+        name: 'a bed',
+        form: () => show(<BedForm zone="bench" span={span} bed={undefined} garden="School" onDone={() => {}} />),
+        field: 'Name of the bed',
+        typed: 'North bed',
+        save: 'Save',
+        serve: (answer) =>
+            fakeServer({
+                ...reads,
+                'POST /api/zones/bench/beds': answer ?? { today: '2026-04-20', ...span, beds: [] },
+            }),
+    },
+    {
+        name: 'a trial',
+        form: () => show(<PlanTrial zone="bench" onDone={() => {}} />),
+        field: 'Question to answer',
+        typed: 'Is early worth it?',
+        save: /plots/,
+        serve: (answer) => fakeServer({ ...reads, 'POST /api/zones/bench/trials': answer ?? TRIAL }),
+        first: () => fireEvent.change(screen.getByLabelText('Crop'), { target: { value: 'radish' } }),
+    },
+];
+
 const text = async (label: string) => ((await screen.findByLabelText(label)) as HTMLInputElement).value;
 
 beforeEach(() => sessionStorage.clear());
 
-describe.each(FORMS)('what is typed of $name', ({ form, field, typed, save, saved, first }) => {
+describe.each(FORMS)('what is typed of $name', ({ form, field, typed, save, serve, first }) => {
     it('is there again after another screen', async () => {
         fakeServer(reads);
         form();
@@ -89,7 +92,7 @@ describe.each(FORMS)('what is typed of $name', ({ form, field, typed, save, save
     });
 
     it('stays when it is refused, and is gone as soon as it is saved', async () => {
-        fakeServer({ ...reads, [Object.keys(saved)[0] ?? '']: new Refused(422, { message: 'Not so.' }) });
+        serve(new Refused(422, { message: 'Not so.' }));
         form();
         await screen.findByLabelText(field);
         fireEvent.change(screen.getByLabelText(field), { target: { value: typed } });
@@ -101,7 +104,7 @@ describe.each(FORMS)('what is typed of $name', ({ form, field, typed, save, save
         await screen.findByText('Not so.');
         cleanup();
 
-        fakeServer({ ...reads, ...saved });
+        serve();
         form();
         expect(await text(field)).toBe(typed);
         await waitFor(() =>

@@ -1,6 +1,6 @@
 import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { fakeServer, show } from '../testing';
+import { fakeServer, show, SITE } from '../testing';
 import { tellDone } from './notices';
 import { useSaveSite } from '../api/sites';
 import { useUndoable } from '../api/undoable';
@@ -70,8 +70,8 @@ describe('A change that can be undone', () => {
     it('deletes by undoing only what was added, never what was edited', async () => {
         const site = { name: 'Wall', zone: null, note: '', air: 1, sun: 1, rate: 1, protection: 1, offset: 0 };
         const asked = fakeServer({
-            'POST /api/sites': { ...site, id: 7, version: 1 },
-            'PATCH /api/sites/7': { ...site, id: 7, version: 2 },
+            'POST /api/sites': { ...SITE, ...site, id: 7 },
+            'PATCH /api/sites/7': { ...SITE, ...site, id: 7, version: 2 },
             'DELETE /api/sites/7': null,
         });
         const Both = () => {

@@ -1,6 +1,6 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { EDUCATOR, fakeServer, show } from '../../testing';
+import { CROP, EDUCATOR, fakeServer, show, ZONE } from '../../testing';
 import { Changes } from './Changes';
 import type { Change } from './queries';
 
@@ -27,10 +27,14 @@ const change = (id: number, with_: Partial<Change> = {}): Change => ({
 function open(search = '', pages: Change[][] = [[change(9)]]) {
     const asked = fakeServer({
         'GET /api/session': EDUCATOR,
-        'GET /api/zones': [{ slug: 'bench', name: 'Bench' }],
-        'GET /api/crops': [{ slug: 'pumpkin', name: 'Pumpkin' }],
-        'GET /api/changes': { changes: pages[0], more: pages.length > 1, people: [{ id: 3, name: 'Wren' }] },
-        [`GET /api/changes?before=${pages[0]?.at(-1)?.id}`]: { changes: pages[1] ?? [], more: false, people: [] },
+        'GET /api/zones': [ZONE],
+        'GET /api/crops': [{ ...CROP, slug: 'pumpkin', name: 'Pumpkin' }],
+        'GET /api/changes': {
+            changes: pages[0] ?? [],
+            more: pages.length > 1,
+            people: [{ id: 3, name: 'Wren' }],
+        },
+        'GET /api/changes?before=9': { changes: pages[1] ?? [], more: false, people: [] },
     });
     show(<Changes />, `/desk/settings/changes${search}`, '/desk/settings/changes');
     return asked;

@@ -1,10 +1,10 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { EDUCATOR, fakeServer, Refused, show } from '../../testing';
+import { EDUCATOR, fakeServer, Refused, RECORD, show, ZONE, type AnswerTo } from '../../testing';
 import { CropForm } from './CropForm';
 
 const flat = (value: number) => Array.from({ length: 365 }, () => value);
-const route = (harvests: number) => ({
+const route = (harvests: number): AnswerTo<'POST /api/crops/radish/trials'>['after'][number] => ({
     route: 'direct',
     act: 'sow-outdoors',
     windows: [{ first: '04-01', last: '06-01', days: 62 }],
@@ -15,18 +15,20 @@ const route = (harvests: number) => ({
     ribbon: {
         years: 30,
         reliability: flat(harvests / 30),
+        expected: [],
         outcomes: { harvest: flat(harvests), heat: flat(30 - harvests) },
     },
 });
-const crop = {
+const crop: AnswerTo<'GET /api/crops/radish'> = {
     slug: 'radish',
+    version: 1,
     cells: { name: 'Radish', maturity_days: '26', maturity_basis: 'sowing', heat_c: '31' },
     numbers: {
         maturity_days: { basis: 'packet', source: null, shipped: '26' },
         heat_c: { basis: 'office', source: null, shipped: '30' },
     },
     days: [{ route: 'direct', days: 26, phrase: { key: 'verbatim', with: { text: '26 days from sowing' } } }],
-    varieties: [{ id: 5, name: 'Harrow Red', cells: { maturity_days: '22' }, tags: ['quick'] }],
+    varieties: [{ id: 5, version: 1, name: 'Harrow Red', cells: { maturity_days: '22' }, tags: ['quick'] }],
     revisions: [
         {
             id: 8,
@@ -37,7 +39,15 @@ const crop = {
         },
     ],
 };
-const column = (name: string, type: string, group: string, unit: string | null, choices: string[] = []) => ({
+type Column = AnswerTo<'GET /api/crop-columns'>[number];
+
+const column = (
+    name: string,
+    type: Column['type'],
+    group: Column['group'],
+    unit: Column['unit'],
+    choices: string[] = [],
+): Column => ({
     column: name,
     type,
     group,
@@ -56,8 +66,8 @@ const answers = {
     ],
     'GET /api/session': EDUCATOR,
     'GET /api/zones': [
-        { slug: 'bench', name: 'Bench', record: {} },
-        { slug: 'none', name: 'Without a record', record: null },
+        { ...ZONE, record: RECORD },
+        { ...ZONE, slug: 'none', name: 'Without a record' },
     ],
     'GET /api/crops/radish': crop,
     'POST /api/crops/radish/trials': { starts: '01-01', before: [route(28)], after: [route(20)] },
@@ -101,6 +111,7 @@ describe('a crop of the book', () => {
         expect(asked.find((a) => a.what === 'PATCH /api/crops/radish')?.body).toEqual({
             cells: { maturity_days: '40' },
             note: 'Slower here.',
+            version: 1,
         });
     });
 
@@ -136,6 +147,7 @@ describe('a crop of the book', () => {
         await waitFor(() => expect(asked.some((a) => a.what.startsWith('PUT'))).toBe(true));
         expect(asked.find((a) => a.what.startsWith('PUT'))?.body).toEqual({
             name: 'Harrow Red',
+            version: 1,
             cells: { maturity_days: '24', maturity_basis: '', heat_c: '' },
             tags: ['quick'],
         });

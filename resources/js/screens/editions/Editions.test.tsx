@@ -1,21 +1,30 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { EDUCATOR, fakeServer, show } from '../../testing';
+import type { Schema } from '../../api/client';
+import { COMPUTATION, EDUCATOR, fakeServer, RECORD, show, ZONE } from '../../testing';
 import { forgetDrafts } from '../../ui/kept';
 import { Editions } from './Editions';
 
+const edition: Schema['Edition'] = {
+    number: 2,
+    published_on: '2026-05-12',
+    published_by: 'Tobias',
+    note: 'A note.',
+    checksum: 'ab'.repeat(32),
+    in_force: false,
+    waits_for: { signature: true, day: null },
+    signed_by: null,
+    withdrawn: null,
+    url: '/zones/bench/editions/2',
+};
 const zone = {
-    slug: 'bench',
-    name: 'Bench',
-    stale: false,
-    short_record: false,
-    cold_seasons: 29,
-    record: { station: 'Bench' },
-    computation: { state: 'done' },
-    edition: { number: 1 },
+    ...ZONE,
+    record: RECORD,
+    computation: { ...COMPUTATION, state: 'done' as const },
+    edition: { ...edition, number: 1 },
 };
 const span = (first: string, last: string) => ({ first, last, days: 30 });
-const change = (crop: string, size: number, with_: object = {}) => ({
+const change = (crop: string, size: number, with_: object = {}): Schema['Change'] => ({
     crop,
     name: crop[0]?.toUpperCase() + crop.slice(1),
     route: 'direct',
@@ -28,7 +37,7 @@ const change = (crop: string, size: number, with_: object = {}) => ({
     phrase: { key: 'change.new', with: { crop: `The ${crop}` } },
     ...with_,
 });
-const draft = {
+const draft: Schema['Draft'] = {
     number: 2,
     crops: 81,
     against: 1,
@@ -80,7 +89,7 @@ describe('the proof of an edition', () => {
     it('is not published before each warning is answered', async () => {
         const asked = fakeServer({
             ...answers,
-            'POST /api/zones/bench/editions': { id: 1, state: 'failed', error: 'x', edition: { number: 2 } },
+            'POST /api/zones/bench/editions': { id: 1, state: 'failed', error: 'x', done: 0, total: 0, edition },
         });
         show(<Editions />, ...at());
         const answer = await screen.findByLabelText(/3 questionable values have not been decided on/);
@@ -121,8 +130,8 @@ describe('the proof of an edition', () => {
     it('has objections raised and answered', async () => {
         const asked = fakeServer({
             ...answers,
-            'POST /api/zones/bench/objections': draft.objections[0],
-            'POST /api/objections/7/answer': draft.objections[1],
+            'POST /api/zones/bench/objections': draft.objections[0]!,
+            'POST /api/objections/7/answer': draft.objections[1]!,
         });
         show(<Editions />, ...at());
         fireEvent.click(await screen.findByText('Add a comment'));
@@ -163,18 +172,6 @@ describe('the proof of an edition', () => {
 });
 
 describe('editions that were published', () => {
-    const edition = {
-        number: 2,
-        published_on: '2026-05-12',
-        published_by: 'Tobias',
-        note: 'A note.',
-        checksum: 'ab'.repeat(32),
-        in_force: false,
-        waits_for: { signature: true, day: null },
-        signed_by: null,
-        withdrawn: null,
-        url: '/zones/bench/editions/2',
-    };
     const with_ = (change: object) => ({ ...answers, 'GET /api/zones/bench/editions': [{ ...edition, ...change }] });
 
     it('that wait are signed by another than their drafter', async () => {

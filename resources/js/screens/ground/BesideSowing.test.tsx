@@ -4,7 +4,7 @@ import type { Schema } from '../../api/client';
 import { EDUCATOR, fakeServer, show } from '../../testing';
 import { BesideSowing } from './BesideSowing';
 import { usePlantings, type Occupancy } from './queries';
-import { stay as sample } from './samples';
+import { stay as sample, undoneBy } from './samples';
 
 const STAY = sample('Kale', { pinned: true });
 
@@ -21,7 +21,7 @@ function open(stay: Occupancy, spares: Schema['PlantingSpares'] | null) {
     const asked = fakeServer({
         'GET /api/session': EDUCATOR,
         'GET /api/zones/bench/plantings/7/spares': spares,
-        'PUT /api/zones/bench/plantings': { ground: { today: '', from: '', to: '', beds: [] }, undo: {} },
+        'PUT /api/zones/bench/plantings': { ground: { today: '', from: '', to: '', beds: [] }, undo: undoneBy() },
     });
     const Card = () => {
         const plantings = usePlantings('bench', { from: '2026-01-01', to: '2026-12-31' });

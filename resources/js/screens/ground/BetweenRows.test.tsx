@@ -4,7 +4,7 @@ import { EDUCATOR, fakeServer, show } from '../../testing';
 import { Conflicts } from './Conflicts';
 import { OccupancyCard } from './OccupancyCard';
 import { usePlantings, type BetweenFit, type GroundBed, type Occupancy } from './queries';
-import { bed, stay as sample } from './samples';
+import { bed, stay as sample, undoneBy } from './samples';
 
 const SPAN = { from: '2026-01-01', to: '2026-12-31' };
 
@@ -53,7 +53,7 @@ it('says what goes between the rows and how, what does not and why, and plans on
                 ...Array.from({ length: 8 }, (_, i) => fit(`Leaf ${i + 1}`)),
             ],
         },
-        'PUT /api/zones/bench/plantings': { ground: { today: '2026-04-18', ...SPAN, beds: [] }, undo: {} },
+        'PUT /api/zones/bench/plantings': { ground: { today: '2026-04-18', ...SPAN, beds: [] }, undo: undoneBy() },
     });
     show(<Card of={tomato} on={bed([tomato])} />);
     fireEvent.click(await screen.findByText('Plant between its rows'));
@@ -81,7 +81,7 @@ it('says what stands between what, and gives it ground of its own', async () => 
     const both = bed([tomato, onion]);
     const asked = fakeServer({
         'GET /api/session': EDUCATOR,
-        'PUT /api/zones/bench/plantings': { ground: { today: '2026-04-18', ...SPAN, beds: [] }, undo: {} },
+        'PUT /api/zones/bench/plantings': { ground: { today: '2026-04-18', ...SPAN, beds: [] }, undo: undoneBy() },
     });
     show(<Card of={tomato} on={both} />);
     expect(await screen.findByText('Between its rows: Onion.')).toBeTruthy();

@@ -3,7 +3,7 @@ import { expect, it } from 'vitest';
 import { EDUCATOR, fakeServer, show } from '../../testing';
 import { GapFits } from './GapFits';
 import { usePlantings, type Fit } from './queries';
-import { bed } from './samples';
+import { bed, undoneBy } from './samples';
 
 const SPAN = { from: '2026-06-18', to: '2026-08-05' };
 
@@ -37,7 +37,7 @@ it('lists what is eaten, then what is cut, each with its own measure, and plans 
     const asked = fakeServer({
         'GET /api/session': EDUCATOR,
         'GET /api/zones/bench/beds/3/fits': { free_m: 6, fits: [...eaten, ...flowers, beans] },
-        'PUT /api/zones/bench/plantings': { today: '2026-04-18', ...SPAN, beds: [] },
+        'PUT /api/zones/bench/plantings': { ground: { today: '2026-04-18', ...SPAN, beds: [] }, undo: undoneBy() },
     });
     show(<Panel />);
     await screen.findByText('Crop 12');

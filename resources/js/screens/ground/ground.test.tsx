@@ -1,10 +1,11 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
+import type { Schema } from '../../api/client';
 import { yearScale } from '../../time/yearScale';
 import { EDUCATOR, fakeServer, Refused, show } from '../../testing';
 import { familiesIn, laned, place, shown } from './lanes';
 import type { Occupancy } from './queries';
-import { bed, stay as sample } from './samples';
+import { bed, stay as sample, undoneBy } from './samples';
 import { order } from './SeasonList';
 import { OccupancyCard } from './OccupancyCard';
 import { usePlantings } from './queries';
@@ -65,19 +66,21 @@ describe('beds under the ruler', () => {
     });
 
     it('changes a planting, pins it, and undoes the latest first', async () => {
-        const change = (by: unknown) => ({ ground: { today: '', from: '', to: '', beds: [] }, undo: by });
-        const answers: unknown[] = [
+        const NO_BEDS = { today: '', from: '', to: '', beds: [] };
+        const kale = { id: 7, bed: 3, on: '2026-06-11', metres: 4, pinned: false, spares: false, between: null };
+        const change = (by: Partial<Schema['PlantingChange']>) => ({ ground: NO_BEDS, undo: undoneBy(by) });
+        const answers = [
             change({ remove: [{ id: 7, version: 3 }] }),
-            change({ change: [{ id: 7, version: 4 }] }),
-            change({ change: [{ id: 7, version: 5 }] }),
+            change({ change: [{ ...kale, version: 4 }] }),
+            change({ change: [{ ...kale, version: 5 }] }),
             new Refused(409, { message: 'Tobias changed this.' }),
             change({ restore: [{ id: 7, version: 6 }] }),
         ];
         const asked = fakeServer({
             'GET /api/session': EDUCATOR,
-            'PUT /api/zones/bench/plantings': () => Promise.resolve(answers.shift()),
+            'PUT /api/zones/bench/plantings': () => Promise.resolve(answers.shift()!),
             'GET /api/zones/bench/plantings/7/spares': null,
-            'GET /api/zones/bench/ground': {},
+            'GET /api/zones/bench/ground': NO_BEDS,
         });
         const Card = () => {
             const plantings = usePlantings('bench', { from: '2026-01-01', to: '2026-12-31' });

@@ -1,3 +1,4 @@
+import type { Schema } from '../../api/client';
 import type { GroundBed, Occupancy } from './queries';
 
 /** What tests of beds are shown: something planned, and a bed to stand on. */
@@ -38,4 +39,13 @@ export const bed = (stays: Occupancy[] = [], conflicts: GroundBed['conflicts'] =
     stays,
     gaps: [],
     conflicts,
+});
+
+/** What undoes a change of plantings, as the server says it: nothing but this. */
+export const undoneBy = (by: Partial<Schema['PlantingChange']> = {}): Schema['PlantingChange'] => ({
+    add: [],
+    change: [],
+    remove: [],
+    restore: [],
+    ...by,
 });

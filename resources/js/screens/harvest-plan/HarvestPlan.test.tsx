@@ -1,6 +1,6 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { EDUCATOR, fakeServer, show } from '../../testing';
+import { CROP, EDUCATOR, fakeServer, show, type AnswerTo } from '../../testing';
 import type { Supplied } from './queries';
 import { HarvestPlan } from './HarvestPlan';
 import { hungerAndGlut, shortThisSeason, weekly, weeksOf } from './weeks';
@@ -52,12 +52,12 @@ describe('The harvest plan', () => {
     it('keeps the need with the zone and says what comes of it', async () => {
         const asked = fakeServer({
             'GET /api/zones/bench/harvest-plan': { needs: [], version: 1 },
-            'PUT /api/zones/bench/harvest-plan': (sent: { needs: unknown[]; version: number }) => ({
+            'PUT /api/zones/bench/harvest-plan': (sent: AnswerTo<'GET /api/zones/bench/harvest-plan'>) => ({
                 ...sent,
                 version: sent.version + 1,
             }),
             'GET /api/session': EDUCATOR,
-            'GET /api/crops': [{ slug: 'radish', name: 'Radish' }],
+            'GET /api/crops': [{ ...CROP, slug: 'radish', name: 'Radish' }],
             'GET /api/zones/bench/windows/radish/succession': RADISH,
         });
         show(<HarvestPlan />, '/desk/zones/bench/harvest-plan?from=04-18', '/desk/zones/:zone/harvest-plan');
@@ -91,7 +91,7 @@ describe('The harvest plan', () => {
         fakeServer({
             'GET /api/session': EDUCATOR,
             'GET /api/zones/bench/harvest-plan': { needs: [{ crop: 'zinnia', amount: 20 }], version: 2 },
-            'GET /api/crops': [{ slug: 'zinnia', name: 'Zinnia' }],
+            'GET /api/crops': [{ ...CROP, slug: 'zinnia', name: 'Zinnia', kind: 'flower' }],
             'GET /api/zones/bench/windows/zinnia/succession': {
                 ...RADISH,
                 unit: 'stems',

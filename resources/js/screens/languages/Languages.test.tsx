@@ -1,9 +1,9 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { EDUCATOR, fakeServer, Refused, show } from '../../testing';
+import { EDUCATOR, fakeServer, Refused, show, type AnswerTo } from '../../testing';
 import { Languages } from './Languages';
 
-const data = {
+const data: AnswerTo<'GET /api/translations'> = {
     languages: ['es'],
     texts: [
         { text: 'Radish', where: 'crop-name', of: 'Radish', translations: { es: 'Rábano' } },

@@ -1,11 +1,10 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { EDUCATOR, fakeServer, Refused, show } from '../../testing';
+import type { Schema } from '../../api/client';
+import { EDUCATOR, fakeServer, LOG_BOOK, Refused, show } from '../../testing';
 import { Log } from './Log';
 import type { Line } from './queries';
 import { toldInWords } from './told';
-
-const base = '/api/zones/bench';
 
 const line = (key: string, with_: Partial<Line> = {}): Line => ({
     key,
@@ -28,8 +27,8 @@ const line = (key: string, with_: Partial<Line> = {}): Line => ({
 
 const answers = (lines: Line[]) => ({
     'GET /api/session': EDUCATOR,
-    [`GET ${base}/log`]: { lines, more: false },
-    [`GET ${base}/log-book`]: { crops: [], beds: [], cues: [{ id: 4, plant: 'Lilac', stage: 'first leaf' }] },
+    'GET /api/zones/bench/log': { lines, more: false },
+    'GET /api/zones/bench/log-book': { ...LOG_BOOK, cues: [{ id: 4, plant: 'Lilac', stage: 'first leaf' }] },
 });
 
 const open = () => show(<Log />, '/desk/zones/bench/log', '/desk/zones/:zone/log');
@@ -49,7 +48,7 @@ describe('the log at the desk', () => {
         const before = { ...line('old'), told: { kilograms: 15 } };
         const asked = fakeServer({
             ...answers([line('new', { corrects: before }), line('other', { author: null })]),
-            [`POST ${base}/log-entries`]: {
+            'POST /api/zones/bench/log-entries': {
                 kept: [],
                 refused: [{ key: 'k', field: 'on', message: 'It has followers.' }],
                 clock_minutes: 0,
@@ -68,7 +67,7 @@ describe('the log at the desk', () => {
     it('writes again what was taken back', async () => {
         const asked = fakeServer({
             ...answers([line('gone', { taken_back: true, corrects: line('old') })]),
-            [`POST ${base}/log-entries`]: { kept: ['x'], refused: [], clock_minutes: 0 },
+            'POST /api/zones/bench/log-entries': { kept: ['x'], refused: [], clock_minutes: 0 },
         });
         open();
         fireEvent.click(await screen.findByRole('button', { name: 'Redo' }));
@@ -80,7 +79,7 @@ describe('the log at the desk', () => {
     it('says of a table what is wrong row by row', async () => {
         fakeServer({
             ...answers([]),
-            [`POST ${base}/log-files`]: new Refused(422, {
+            'POST /api/zones/bench/log-files': new Refused(422, {
                 message: 'Row 3, crop: no.',
                 errors: {
                     file: ['Row 3, crop: There is no such crop in the book.', 'Row 7, on: It has not come yet.'],
@@ -96,11 +95,12 @@ describe('the log at the desk', () => {
     });
 
     it('follows the import of a table to its end', async () => {
-        const reading = (part: object) => ({
+        const reading = (part: Partial<Schema['LogImport']>): Schema['LogImport'] => ({
             id: 7,
             file: 'log.csv',
             done: 0,
             total: 900,
+            state: 'running',
             saved: null,
             faults: [],
             ...part,
@@ -108,8 +108,8 @@ describe('the log at the desk', () => {
         const states = [reading({ state: 'running', done: 250 }), reading({ state: 'done', done: 900, saved: 899 })];
         fakeServer({
             ...answers([]),
-            [`POST ${base}/log-files`]: reading({ state: 'queued' }),
-            'GET /api/log-imports/7': () => (states.length > 1 ? states.shift() : states[0]),
+            'POST /api/zones/bench/log-files': reading({ state: 'queued' }),
+            'GET /api/log-imports/7': () => (states.length > 1 ? states.shift()! : states[0]!),
         });
         open();
         await screen.findByText(/No entries match/);

@@ -1,25 +1,8 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { ADMINISTRATOR, EDUCATOR, fakeServer, show } from '../../testing';
+import { ADMINISTRATOR, EDUCATOR, fakeServer, OFFICE, show } from '../../testing';
 import { OfficeSettings } from './OfficeSettings';
 
-const office = {
-    slug: 'kestrel-basin',
-    mark: 'leaf',
-    standard: 'reliable',
-    languages: null,
-    languages_there: ['es'],
-    name: 'Kestrel Basin Extension',
-    mail: 'garden@kestrel.example',
-    phone: null,
-    address: null,
-    hours: null,
-    licence: 'CC BY 4.0',
-    second_signature: false,
-    second_factor: false,
-    version: 3,
-    signature_changed: null,
-};
 const outbox = {
     simulated: true,
     readers: 2,
@@ -27,14 +10,14 @@ const outbox = {
         { id: 1, recipient: 'a@b.example', subject: 'This week', message: 'Sow kale.', at: '2026-04-18T06:00:00Z' },
     ],
 };
-const answers = { 'GET /api/session': EDUCATOR, 'GET /api/office': office, 'GET /api/outbox': outbox };
+const answers = { 'GET /api/session': EDUCATOR, 'GET /api/office': OFFICE, 'GET /api/outbox': outbox };
 
 describe('the office', () => {
     it('is changed on the version it was read at', async () => {
         const asked = fakeServer({
             ...answers,
             'GET /api/session': ADMINISTRATOR,
-            'PUT /api/office': { ...office, version: 4 },
+            'PUT /api/office': { ...OFFICE, version: 4 },
         });
         show(<OfficeSettings />);
         const save = (await screen.findByText('Save')).closest('button') as HTMLButtonElement;
@@ -44,7 +27,7 @@ describe('the office', () => {
         fireEvent.click(save);
         await waitFor(() =>
             expect(asked.find((a) => a.what === 'PUT /api/office')?.body).toEqual({
-                ...office,
+                ...OFFICE,
                 mail: null,
                 second_signature: true,
             }),
@@ -52,7 +35,7 @@ describe('the office', () => {
     });
 
     it('says how it is seen, and in which languages', async () => {
-        const asked = fakeServer({ ...answers, 'PUT /api/office': { ...office, version: 4 } });
+        const asked = fakeServer({ ...answers, 'PUT /api/office': { ...OFFICE, version: 4 } });
         show(<OfficeSettings />);
         const spanish = (await screen.findByLabelText('Spanish')) as HTMLInputElement;
         expect(spanish.checked).toBe(true);
@@ -61,13 +44,13 @@ describe('the office', () => {
         fireEvent.change(screen.getByLabelText(/^Confidence of new zones/), { target: { value: 'cautious' } });
         fireEvent.click(screen.getByText('Save'));
         const body = () => asked.find((a) => a.what === 'PUT /api/office')?.body;
-        await waitFor(() => expect(body()).toEqual({ ...office, languages: [], mark: 'plum', standard: 'cautious' }));
+        await waitFor(() => expect(body()).toEqual({ ...OFFICE, languages: [], mark: 'plum', standard: 'cautious' }));
     });
 
     it('leaves the second signature to an administrator, and says who changed it last', async () => {
         fakeServer({
             ...answers,
-            'GET /api/office': { ...office, signature_changed: { by: 'Ines', at: '2026-04-12T08:00:00+00:00' } },
+            'GET /api/office': { ...OFFICE, signature_changed: { by: 'Ines', at: '2026-04-12T08:00:00+00:00' } },
         });
         show(<OfficeSettings />);
         const box = (await screen.findByLabelText(/Editions need a second signature/)) as HTMLInputElement;

@@ -1,6 +1,6 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { EDUCATOR, fakeServer, Refused, show } from '../../testing';
+import { EDUCATOR, fakeServer, Refused, show, ZONE } from '../../testing';
 import { Profile } from './Profile';
 
 const ACCOUNT = { name: 'Wren', email: 'wren@kestrel.example', new_email: null, logins: [] };
@@ -72,7 +72,7 @@ describe('The profile', () => {
     it('else has all of it', async () => {
         fakeServer({
             'GET /api/session': EDUCATOR,
-            'GET /api/zones': [{ slug: 'bench', name: 'Bench' }],
+            'GET /api/zones': [ZONE],
             'GET /api/profile/account': {
                 ...ACCOUNT,
                 second_factor: { on: false, demanded: false, recovery_codes: 0 },

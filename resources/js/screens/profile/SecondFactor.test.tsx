@@ -1,6 +1,6 @@
 import { fireEvent, screen } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { EDUCATOR, fakeServer, Refused, show } from '../../testing';
+import { EDUCATOR, fakeServer, Refused, show, type AnswerTo } from '../../testing';
 import type { AccountData } from './queries';
 import { SecondFactor } from './SecondFactor';
 
@@ -14,7 +14,10 @@ const account = (on: boolean, demanded = false): AccountData => ({
 
 const SECRET = { secret: 'GEZDGNBVGY3TQOJQ', address: 'otpauth://totp/K:w?secret=GEZDGNBVGY3TQOJQ&issuer=K' };
 
-function open(with_: AccountData, confirm: unknown = { recovery_codes: ['abcde12345', 'fghij67890'] }) {
+function open(
+    with_: AccountData,
+    confirm: AnswerTo<'PUT /api/profile/second-factor'> | Refused = { recovery_codes: ['abcde12345', 'fghij67890'] },
+) {
     const asked = fakeServer({
         'GET /api/session': EDUCATOR,
         'POST /api/profile/second-factor': SECRET,

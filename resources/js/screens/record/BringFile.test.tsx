@@ -1,10 +1,10 @@
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
-import type { Schema, Zone } from '../../api/client';
-import { fakeServer, Refused, show } from '../../testing';
+import type { Schema } from '../../api/client';
+import { COMPUTATION, fakeServer, Refused, show, STATION, ZONE } from '../../testing';
 import { BringFile } from './BringFile';
 
-const preview = {
+const preview: Schema['RecordPreview'] = {
     file: { name: 'many.csv', bytes: 10, checksum: 'a'.repeat(64) },
     format: 'ghcn-long',
     station: 'XX0000001',
@@ -14,6 +14,9 @@ const preview = {
     ],
     columns: { date: 'day', minimum: 'TMIN', maximum: 'TMAX' },
     choices: [],
+    contradicted: 0,
+    doubtful: false,
+    cold_seasons: 64,
     date_order: 'year-first',
     update: null,
     unit: 'tenths-celsius',
@@ -37,11 +40,10 @@ const preview = {
     marks_count: 1,
     sample: [{ date: '1961-01-01', minimum: -6.8, maximum: null, rain: 0, snow: null }],
 };
-const zone = { slug: 'bench', record: null } as unknown as Zone;
 const stations = [
-    { id: 4, name: 'Bench' },
-    { id: 5, name: 'Shed' },
-] as Schema['Station'][];
+    { ...STATION, id: 4, name: 'Bench' },
+    { ...STATION, id: 5, name: 'Shed' },
+];
 
 function choose(file = new File(['x'], 'many.csv')) {
     fireEvent.change(document.querySelector('input[type=file]') as Element, { target: { files: [file] } });
@@ -52,9 +54,9 @@ describe('bringing a station file', () => {
         const computing = vi.fn();
         const asked = fakeServer({
             'POST /api/zones/bench/record-previews': preview,
-            'POST /api/zones/bench/record-imports': { id: 3 },
+            'POST /api/zones/bench/record-imports': { ...COMPUTATION, id: 3 },
         });
-        show(<BringFile zone={zone} stations={[]} onComputing={computing} />);
+        show(<BringFile zone={ZONE} stations={[]} onComputing={computing} />);
         choose();
         expect(await screen.findByText('How many.csv was read')).toBeTruthy();
         expect(screen.getByText('1 January 1961 to 31 December 2025, 47482 rows')).toBeTruthy();
@@ -81,7 +83,7 @@ describe('bringing a station file', () => {
                     update: { new: 41, changed, unchanged, kept: 12547 },
                 },
             });
-            show(<BringFile zone={zone} stations={[]} onComputing={() => {}} />);
+            show(<BringFile zone={ZONE} stations={[]} onComputing={() => {}} />);
             choose();
         };
         updating(10084, 67);
@@ -99,7 +101,7 @@ describe('bringing a station file', () => {
 
     it('lets one of several stations be chosen, and looks again', async () => {
         const asked = fakeServer({ 'POST /api/zones/bench/record-previews': preview });
-        show(<BringFile zone={zone} stations={[]} onComputing={() => {}} />);
+        show(<BringFile zone={ZONE} stations={[]} onComputing={() => {}} />);
         choose();
         const select = await screen.findByLabelText('Station (of 2)');
         fireEvent.change(select, { target: { value: 'XX0000002' } });
@@ -108,7 +110,7 @@ describe('bringing a station file', () => {
 
     it('says whose file it is, or that the station is a new one', () => {
         fakeServer({});
-        show(<BringFile zone={zone} stations={stations} onComputing={() => {}} />);
+        show(<BringFile zone={ZONE} stations={stations} onComputing={() => {}} />);
         const of = screen.getByLabelText('For station');
         expect([...of.querySelectorAll('option')].map((o) => o.textContent)).toEqual([
             'Bench (primary)',
@@ -122,7 +124,7 @@ describe('bringing a station file', () => {
 
     it('refuses a file that is too large without sending it', () => {
         const asked = fakeServer({});
-        show(<BringFile zone={zone} stations={[]} onComputing={() => {}} />);
+        show(<BringFile zone={ZONE} stations={[]} onComputing={() => {}} />);
         const huge = new File(['x'], 'huge.csv');
         Object.defineProperty(huge, 'size', { value: 241 * 1024 * 1024 });
         choose(huge);
@@ -136,7 +138,7 @@ describe('bringing a station file', () => {
                 message: 'Line 3, column “date”: comes after.',
             }),
         });
-        show(<BringFile zone={zone} stations={[]} onComputing={() => {}} />);
+        show(<BringFile zone={ZONE} stations={[]} onComputing={() => {}} />);
         choose();
         expect((await screen.findByRole('alert')).textContent).toBe('Line 3, column “date”: comes after.');
     });

@@ -1,26 +1,30 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import type { Schema } from '../../api/client';
-import { fakeServer, show } from '../../testing';
+import { COMPUTATION, fakeServer, show, STATION, type AnswerTo } from '../../testing';
 import { Corrections } from './Corrections';
 
-const stations = [{ id: 4, name: 'Upper mast' }] as Schema['Station'][];
-const correction = { id: 7, station: 4, device: 'Mast', day: '2026-04-16', element: 'minimum', was: -4.8, value: 1.2 };
-const path = '/api/zones/bench/reported-corrections';
+const stations = [STATION];
+const correction: AnswerTo<'GET /api/zones/bench/reported-corrections'>['corrections'][number] = {
+    id: 7,
+    station: 4,
+    device: 'Mast',
+    day: '2026-04-16',
+    element: 'minimum',
+    was: -4.8,
+    value: 1.2,
+};
 
 describe('what devices report differently', () => {
     it('waits for a decision, and is used one by one or all at once', async () => {
         const computed: number[] = [];
         const asked = fakeServer({
-            [`GET ${path}`]: {
+            'GET /api/zones/bench/reported-corrections': {
                 corrections: [correction, { ...correction, id: 8, element: 'maximum' }],
                 computation: null,
             },
-            [`POST ${path}`]: (body: { ids: number[]; use: boolean }) => ({
+            'POST /api/zones/bench/reported-corrections': (body: { ids: number[]; use: boolean }) => ({
                 corrections: body.ids.length === 2 ? [] : [correction],
-                computation: body.use
-                    ? { id: 31, state: 'queued', step: 'waiting', done: 0, total: 0, error: null, finished_at: null }
-                    : null,
+                computation: body.use ? { ...COMPUTATION, id: 31 } : null,
             }),
         });
         show(<Corrections zone="bench" stations={stations} mayEdit onComputing={(id) => computed.push(id)} />);
@@ -33,7 +37,7 @@ describe('what devices report differently', () => {
     });
 
     it('is only read by those who may not edit, and takes no room where there is none', async () => {
-        fakeServer({ [`GET ${path}`]: { corrections: [correction], computation: null } });
+        fakeServer({ 'GET /api/zones/bench/reported-corrections': { corrections: [correction], computation: null } });
         show(<Corrections zone="bench" stations={stations} mayEdit={false} onComputing={() => undefined} />);
         await screen.findByText('1.2 °C');
         expect(screen.queryByRole('button')).toBeNull();

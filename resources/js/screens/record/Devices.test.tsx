@@ -1,21 +1,17 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { Schema } from '../../api/client';
-import { fakeServer, show } from '../../testing';
+import { fakeServer, show, STATION } from '../../testing';
 import { Devices } from './Devices';
 
-const stations = [
-    { id: 4, name: 'Upper mast' },
-    { id: 5, name: 'Shed' },
-] as Schema['Station'][];
+const stations = [STATION, { ...STATION, id: 5, name: 'Shed' }];
 const mast = { id: 9, station: 5, name: 'Mast', reported_at: '2026-04-17T06:00:00+00:00' };
-const list = 'GET /api/zones/bench/station-devices';
 
 describe('devices that report by themselves', () => {
     it('are added for a station, told their token once, and ended', async () => {
-        let devices: unknown[] = [];
+        let devices: Schema['StationDevice'][] = [];
         const asked = fakeServer({
-            [list]: () => devices,
+            'GET /api/zones/bench/station-devices': () => devices,
             'POST /api/zones/bench/station-devices': () => {
                 devices = [mast];
                 return { device: mast, token: 'abc-token', address: 'http://here/api/station-reports' };
@@ -49,7 +45,7 @@ describe('devices that report by themselves', () => {
     });
 
     it('are only read by who may not edit', async () => {
-        fakeServer({ [list]: [{ ...mast, reported_at: null }] });
+        fakeServer({ 'GET /api/zones/bench/station-devices': [{ ...mast, reported_at: null }] });
         show(<Devices zone="bench" stations={stations} mayEdit={false} />);
         expect(await screen.findByText('not heard yet')).toBeTruthy();
         expect(screen.queryByText('Disconnect')).toBeNull();

@@ -1,27 +1,33 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
-import { EDUCATOR, fakeServer, show } from '../../testing';
+import { EDUCATOR, fakeServer, show, STATION, type AnswerTo } from '../../testing';
 import { Doubts } from './Doubts';
 
 const around = [
-    { date: '2005-07-09', minimum: 9.5, maximum: 20 },
-    { date: '2005-07-10', minimum: -31, maximum: 21 },
+    { date: '2005-07-09', minimum: 9.5, maximum: 20, rain: null, snow: null },
+    { date: '2005-07-10', minimum: -31, maximum: 21, rain: null, snow: null },
 ];
-const spike = 'spike';
 const SPIKE = 'more than 25 °C from the days before and after';
-const value = (date: string, decision: object | null = null) => ({
+type Value = AnswerTo<'GET /api/zones/bench/quality'>['values'][number];
+const value = (date: string, decision: Value['decision'] = null): Value => ({
     date,
     element: 'minimum',
-    doubts: [spike],
+    doubts: ['spike'],
     around,
     decision,
 });
 const decided = { id: 4, accepted: true, note: 'Seen by two.', by: 'Wren', at: '2026-04-18T09:00:00+00:00' };
 
-function serve(values: object[], more: Record<string, unknown> = {}) {
+function serve(values: Value[], more: Record<string, unknown> = {}) {
     return fakeServer({
         'GET /api/session': EDUCATOR,
-        'GET /api/zones/bench/stations': { stations: [{ id: 1, name: 'Bench' }], set_aside: [], filled_in: [] },
+        'GET /api/zones/bench/stations': {
+            stations: [{ ...STATION, id: 1, name: 'Bench' }],
+            set_aside: [],
+            filled_in: [],
+            filled_in_count: 0,
+            version: 1,
+        },
         'GET /api/zones/bench/quality': { values },
         ...more,
     });

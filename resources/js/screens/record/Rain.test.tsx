@@ -1,6 +1,6 @@
 import { screen, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { EDUCATOR, fakeServer, show } from '../../testing';
+import { EDUCATOR, fakeServer, RECORD, show, ZONE } from '../../testing';
 import { weekOf } from '../../charts/RainChart';
 import { yearDay } from '../../time/days';
 import { Rain } from './Rain';
@@ -77,7 +77,7 @@ describe('Rain of a zone', () => {
             'GET /api/session': EDUCATOR,
             'GET /api/zones/basin/rain': sheet,
             'GET /api/zones/basin/rain?from=1996&to=2010': wetter,
-            'GET /api/zones': [{ slug: 'bench', name: 'Bench', record: {} }],
+            'GET /api/zones': [{ ...ZONE, record: RECORD }],
             'GET /api/zones/bench/rain': null,
         });
         const { unmount } = show(<Rain zone="basin" ruler={ruler} />, '/?date=07-01&against=1996-2010');

@@ -1,22 +1,12 @@
 import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { EDUCATOR, fakeServer, Refused, show } from '../../testing';
+import { EDUCATOR, fakeServer, Refused, show, SITE, type AnswerTo } from '../../testing';
 import { Readings } from './Readings';
 
-const open = {
-    id: 1,
-    name: 'open ground',
-    zone: null,
-    preset: true,
-    note: '',
-    first_numbers: null,
-    air: 0,
-    sun: 2,
-    rate: 1,
-    protection: 0,
-    offset: 0,
-};
-const found = {
+type Found = AnswerTo<'POST /api/zones/bench/calibrations'>;
+
+const open = { ...SITE, id: 1, name: 'open ground', preset: true, sun: 2 };
+const found: Found = {
     site: open,
     depth: 0.05,
     depths: [
@@ -77,7 +67,7 @@ describe('probe readings', () => {
     });
 
     it('wait for the sites when the file is chosen sooner', async () => {
-        let come: (sites: unknown) => void = () => {};
+        let come: (sites: (typeof open)[]) => void = () => {};
         const asked = fakeServer({
             ...answers,
             'GET /api/sites': () => new Promise((resolve) => (come = resolve)),
@@ -92,7 +82,7 @@ describe('probe readings', () => {
     });
 
     it('show the answer to what was chosen last, though an earlier one comes later', async () => {
-        const late: ((answer: unknown) => void)[] = [];
+        const late: ((answer: Found) => void)[] = [];
         fakeServer({
             ...answers,
             'GET /api/sites': [open, { ...open, id: 3, name: 'raised bed' }],

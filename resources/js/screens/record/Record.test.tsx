@@ -1,6 +1,6 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { EDUCATOR, fakeServer, Refused, show } from '../../testing';
+import { COMPUTATION, EDUCATOR, fakeServer, RECORD, Refused, show, ZONE, type AnswerTo } from '../../testing';
 import { Record } from './Record';
 
 const flat = (value: number) => Array.from({ length: 365 }, () => value);
@@ -39,7 +39,7 @@ const freezes = (name: string, celsius: number, date: string | null) => ({
     first: [risk('1 year in 2', date)],
     free_days: [168],
 });
-const climate = (date: string, none = false) => ({
+const climate = (date: string, none = false): AnswerTo<'GET /api/zones/bench/climate'> => ({
     ruler: {
         starts: '01-01',
         seasons: 20,
@@ -79,12 +79,7 @@ const climate = (date: string, none = false) => ({
         completeness: [{ year: 1996, months: [31, 20, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31] }],
     },
 });
-const zone = {
-    slug: 'bench',
-    name: 'Bench',
-    years: null,
-    record: { station: 'Bench', first: '1995-01-01', last: '2026-04-19', checksum: 'a' },
-};
+const zone = { ...ZONE, record: RECORD };
 const answers = {
     'GET /api/session': EDUCATOR,
     'GET /api/zones': [
@@ -136,8 +131,8 @@ describe('the record', () => {
     it('leans on the years chosen', async () => {
         const asked = fakeServer({
             ...answers,
-            'PUT /api/zones/bench/years': { id: 3, state: 'running', step: 'x', done: 0, total: 0 },
-            'GET /api/computations/3': { id: 3, state: 'cancelled', step: 'cancelled', done: 0, total: 0 },
+            'PUT /api/zones/bench/years': { ...COMPUTATION, id: 3, state: 'running', step: 'replay' },
+            'GET /api/computations/3': { ...COMPUTATION, id: 3, state: 'cancelled', step: 'cancelled' },
         });
         show(<Record />, ...at('freezes'));
         fireEvent.change(await screen.findByLabelText('Years used'), { target: { value: '15' } });
@@ -180,7 +175,13 @@ describe('the record', () => {
         fakeServer({
             ...answers,
             'GET /api/zones/bench': { ...zone, record: null },
-            'GET /api/zones/bench/stations': { stations: [], set_aside: [], filled_in: [], filled_in_count: 0 },
+            'GET /api/zones/bench/stations': {
+                version: 1,
+                stations: [],
+                set_aside: [],
+                filled_in: [],
+                filled_in_count: 0,
+            },
             'GET /api/zones/bench/record-imports': [],
             'GET /api/zones/bench/climate': new Refused(404, { message: 'not yet' }),
         });

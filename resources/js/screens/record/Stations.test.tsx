@@ -1,14 +1,13 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
-import type { Schema, Zone } from '../../api/client';
-import { fakeServer, Refused, show } from '../../testing';
+import type { Schema } from '../../api/client';
+import { COMPUTATION, fakeServer, Refused, show, STATION, ZONE } from '../../testing';
 import { Stations } from './Stations';
 
 const station = (id: number, name: string, more: Partial<Schema['Station']> = {}): Schema['Station'] => ({
+    ...STATION,
     id,
     name,
-    height_m: null,
-    lapse: -0.0065,
     matched: true,
     first: '1995-01-01',
     last: '2026-04-19',
@@ -31,11 +30,10 @@ const data: Schema['Stations'] = {
     ],
     filled_in_count: 2,
 };
-const zone = { slug: 'bench', height_m: 620 } as Zone;
 
 describe('the stations of a zone', () => {
     it('say what they are corrected by and which days they fill in', () => {
-        show(<Stations zone={zone} data={data} mayEdit onComputing={() => {}} />);
+        show(<Stations zone={ZONE} data={data} mayEdit onComputing={() => {}} />);
         expect(screen.getByText('−1.2 for height; +0.3 and −0.2 from 8041 days shared')).toBeTruthy();
         expect(screen.getAllByText('1 Jan 1995 to 19 Apr 2026').length).toBe(2);
         expect(screen.getByText(/Filled in: from Shed 13 Sep 2004 to 20 Sep 2004, 9 Oct 2008\./)).toBeTruthy();
@@ -44,8 +42,8 @@ describe('the stations of a zone', () => {
 
     it('are put in order and saved whole', async () => {
         const computing = vi.fn();
-        const asked = fakeServer({ 'PUT /api/zones/bench/stations': { id: 7 } });
-        show(<Stations zone={zone} data={data} mayEdit onComputing={computing} />);
+        const asked = fakeServer({ 'PUT /api/zones/bench/stations': { ...COMPUTATION, id: 7 } });
+        show(<Stations zone={ZONE} data={data} mayEdit onComputing={computing} />);
         fireEvent.click(screen.getByText('Move up'));
         fireEvent.change(screen.getByLabelText('Name of station 1'), { target: { value: 'Packing Shed' } });
         fireEvent.click(screen.getByText('Save and update'));
@@ -61,7 +59,7 @@ describe('the stations of a zone', () => {
         fakeServer({
             'PUT /api/zones/bench/stations': new Refused(422, { message: 'A station needs a name.', errors: {} }),
         });
-        show(<Stations zone={zone} data={data} mayEdit onComputing={() => {}} />);
+        show(<Stations zone={ZONE} data={data} mayEdit onComputing={() => {}} />);
         fireEvent.change(screen.getByLabelText('Name of station 1'), { target: { value: '' } });
         fireEvent.click(screen.getByText('Save and update'));
         expect(await screen.findByText('A station needs a name.')).toBeTruthy();
@@ -70,7 +68,7 @@ describe('the stations of a zone', () => {
 
     it('are set aside and used again', () => {
         const aside = { ...data, stations: [station(1, 'Bench')], set_aside: [station(2, 'Shed')] };
-        show(<Stations zone={zone} data={aside} mayEdit onComputing={() => {}} />);
+        show(<Stations zone={ZONE} data={aside} mayEdit onComputing={() => {}} />);
         fireEvent.click(screen.getByText('Use again'));
         expect((screen.getByLabelText('Name of station 2') as HTMLInputElement).value).toBe('Shed');
         fireEvent.click(screen.getByText('Cancel'));
@@ -78,7 +76,7 @@ describe('the stations of a zone', () => {
     });
 
     it('are read only for a volunteer', () => {
-        show(<Stations zone={zone} data={data} mayEdit={false} onComputing={() => {}} />);
+        show(<Stations zone={ZONE} data={data} mayEdit={false} onComputing={() => {}} />);
         expect(screen.queryByText('up')).toBeNull();
         expect(screen.queryByLabelText('Name of station 1')).toBeNull();
         expect(screen.getByText('Bench')).toBeTruthy();

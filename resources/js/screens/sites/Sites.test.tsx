@@ -1,38 +1,28 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { EDUCATOR, fakeServer, Refused, show } from '../../testing';
+import type { Schema } from '../../api/client';
+import { EDUCATOR, fakeServer, Refused, show, SITE, ZONE } from '../../testing';
 import { Sites } from './Sites';
 
 const numbers = { air: 0, sun: 2, rate: 1, protection: 0, offset: 0 };
-const ground = 'loam';
-const sites = [
-    { id: 1, name: 'open ground', zone: null, preset: true, note: '', ground, first_numbers: numbers, ...numbers },
-    {
-        id: 2,
-        name: 'raised bed',
-        zone: null,
-        preset: true,
-        note: '',
-        ground: 'bed mix',
-        first_numbers: numbers,
-        ...numbers,
-        sun: 4.5,
-    },
-    {
-        id: 3,
-        name: 'school bed',
-        zone: 'bench',
-        preset: false,
-        note: 'Windy.',
-        ground,
-        first_numbers: null,
-        ...numbers,
-    },
+const raised: Schema['Site'] = {
+    ...SITE,
+    preset: true,
+    name: 'raised bed',
+    ground: 'bed mix',
+    first_numbers: numbers,
+    ...numbers,
+    sun: 4.5,
+};
+const sites: Schema['Site'][] = [
+    { ...SITE, id: 1, name: 'open ground', preset: true, first_numbers: numbers, ...numbers },
+    raised,
+    { ...SITE, id: 3, name: 'school bed', zone: 'bench', note: 'Windy.', ...numbers },
 ];
 const answers = {
     'GET /api/session': EDUCATOR,
     'GET /api/sites': sites,
-    'GET /api/zones': [{ slug: 'bench', name: 'Orchard Bench' }],
+    'GET /api/zones': [{ ...ZONE, name: 'Orchard Bench' }],
 };
 
 describe('sites', () => {
@@ -48,7 +38,7 @@ describe('sites', () => {
     });
 
     it('are changed, put back to their first numbers, and saved', async () => {
-        const asked = fakeServer({ ...answers, 'PATCH /api/sites/2': sites[1] });
+        const asked = fakeServer({ ...answers, 'PATCH /api/sites/2': raised });
         show(<Sites />);
         const row = (await screen.findByText('raised bed')).closest('tr') as HTMLElement;
         fireEvent.click(within(row).getByText('Edit'));
@@ -74,7 +64,7 @@ describe('sites', () => {
     });
 
     it('of one’s own are taken out', async () => {
-        const asked = fakeServer({ ...answers, 'DELETE /api/sites/3': {} });
+        const asked = fakeServer({ ...answers, 'DELETE /api/sites/3': null });
         show(<Sites />);
         fireEvent.click(await screen.findByText('Delete'));
         await waitFor(() => expect(asked.some((a) => a.what === 'DELETE /api/sites/3')).toBe(true));

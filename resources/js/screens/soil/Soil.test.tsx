@@ -1,9 +1,10 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { EDUCATOR, fakeServer, Refused, show } from '../../testing';
+import { EDUCATOR, fakeServer, Refused, show, SITE } from '../../testing';
+import type { Reading, Spot } from './queries';
 import { Soil } from './Soil';
 
-const reading = (id: number, celsius: number, change: object = {}) => ({
+const reading = (id: number, celsius: number, change: Partial<Reading> = {}): Reading => ({
     id,
     on: '2026-04-17',
     hour: 9.5,
@@ -16,7 +17,7 @@ const reading = (id: number, celsius: number, change: object = {}) => ({
     withdrawn: false,
     ...change,
 });
-const spot = (id: number, name: string, change: object = {}) => ({
+const spot = (id: number, name: string, change: Partial<Spot> = {}): Spot => ({
     id,
     name,
     site: { id: 2, name: 'raised bed' },
@@ -43,8 +44,8 @@ const soil = {
 const answers = {
     'GET /api/session': EDUCATOR,
     'GET /api/sites': [
-        { id: 1, zone: null, name: 'open ground' },
-        { id: 2, zone: null, name: 'raised bed' },
+        { ...SITE, id: 1, name: 'open ground' },
+        { ...SITE, name: 'raised bed' },
     ],
     'GET /api/zones/bench/soil': soil,
     'POST /api/zones/bench/soil-fits': { celsius: 9.42, within: 0.14, time_constant: 22, to_go: 0.1, settled: true },
@@ -94,10 +95,10 @@ describe('soil', () => {
     });
 
     it('takes back the reading that was saved last', async () => {
-        const first = soil.spots[0];
+        const first = soil.spots[0]!;
         const kept = ({ on, hour, depth }: { on: string; hour: number; depth: number }) => {
             const bySomebodyElse = { ...reading(76, 9), on, hour: hour - 1, depth };
-            const readings = [...(first?.readings ?? []), bySomebodyElse, { ...reading(77, 9.4), on, hour, depth }];
+            const readings = [...first.readings, bySomebodyElse, { ...reading(77, 9.4), on, hour, depth }];
             return { ...soil, spots: [{ ...first, readings }] };
         };
         const asked = fakeServer({
@@ -158,7 +159,7 @@ describe('soil', () => {
             ...answers,
             'POST /api/zones/bench/soil-spots': { ...soil, spots: [...soil.spots, spot(3, 'Cells', { readings: [] })] },
             'GET /api/soil-spots/1/calibration': {
-                site: { id: 2, name: 'raised bed', air: 0, sun: 2.8, protection: 0 },
+                site: { ...SITE, name: 'raised bed', sun: 2.8 },
                 depth: 0.05,
                 depths: [],
                 readings: 1,
@@ -170,7 +171,7 @@ describe('soil', () => {
                 error_after: 2.5,
                 points: [],
             },
-            'POST /api/sites': { id: 9, zone: 'bench', name: 'Bed 3' },
+            'POST /api/sites': { ...SITE, id: 9, zone: 'bench', name: 'Bed 3' },
         });
         show(<Soil />, ...at());
         fireEvent.click(await screen.findByText('Compare with the model'));

@@ -1,9 +1,10 @@
 import { screen } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
+import type { Schema } from '../../api/client';
 import { fakeServer, show } from '../../testing';
 import { BedTasks } from './BedTasks';
 
-const task = (key: string, on: string, planting: number) => ({
+const task = (key: string, on: string, planting: number): Schema['GroundTask'] => ({
     key,
     on,
     to: null,
@@ -12,9 +13,10 @@ const task = (key: string, on: string, planting: number) => ({
     crop: 'carrot',
     stay: `planting ${planting}`,
     for: '2026-05-10',
+    plants: null,
 });
 
-function today(tasks: object[]) {
+function today(tasks: Schema['GroundTask'][]) {
     const asked = fakeServer({ 'GET /api/zones/bench/ground-tasks': tasks });
     show(<BedTasks zone="bench" today="2026-04-28" />);
     return asked;

@@ -1,11 +1,12 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { EDUCATOR, fakeServer, Refused, show } from '../../testing';
+import type { Advisory, SeasonAct, TodayData } from './queries';
 import { runs } from './SeasonRibbon';
 import { again, Today } from './Today';
 
 const days = (value: number, length = 63) => Array.from({ length }, () => value);
-const act = (crop: string, pile: string, change: object = {}) => ({
+const act = (crop: string, pile: SeasonAct['pile'], change: Partial<SeasonAct> = {}): SeasonAct => ({
     crop,
     name: crop[0]?.toUpperCase() + crop.slice(1),
     kind: 'cool',
@@ -41,7 +42,7 @@ const ground = {
     evidence: [{ key: 'advisory.evidence.soil-usual', with: { soil: '10 °C', usual: '19 April' } }],
     until: '2026-04-27',
 };
-const today = {
+const today: TodayData = {
     today: '2026-04-18',
     standard: 'reliable',
     record_ends: '2026-04-17',
@@ -95,7 +96,7 @@ const today = {
     ],
 };
 const at = (search = '') => ['/desk/zones/bench/today' + search, '/desk/zones/:zone/today'] as const;
-const advisory = (id: number, change: object = {}) => ({
+const advisory = (id: number, change: Partial<Advisory> = {}): Advisory => ({
     id,
     ground: null,
     text: `Advice ${id}.`,
@@ -192,7 +193,7 @@ describe('today', () => {
     });
 
     it('asks for another date, and says that the record alone tells of it', async () => {
-        const record = {
+        const record: TodayData = {
             ...today,
             on: '2026-09-20',
             by: 'record',
@@ -241,13 +242,13 @@ describe('today', () => {
     });
 
     it('has a draft with its evidence edited and published until a day', async () => {
-        const told: unknown[] = [];
+        const told: Advisory[] = [];
         const asked = fakeServer({
             ...answers,
             'GET /api/zones/bench/advisories': () => told,
             'POST /api/zones/bench/advisories': () => {
                 told.push(advisory(1, { ground: 'soil-10', text: 'Hold carrots.', until: '2026-04-24' }));
-                return told[0];
+                return told[0]!;
             },
         });
         show(<Today />, ...at());
@@ -275,11 +276,11 @@ describe('today', () => {
             'GET /api/zones/bench/advisories': () => all,
             'POST /api/advisories/2/withdrawal': () => {
                 all = [advisory(2, { in_force: false, withdrawn }), ...all.slice(1)];
-                return all[0];
+                return all[0]!;
             },
             'DELETE /api/advisories/2/withdrawal': () => {
                 all = [advisory(2), ...all.slice(1)];
-                return all[0];
+                return all[0]!;
             },
         });
         show(<Today />, ...at());

@@ -1,7 +1,7 @@
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { Schema } from '../../api/client';
-import { EDUCATOR, fakeServer, show } from '../../testing';
+import { EDUCATOR, fakeServer, Refused, show, type AnswerTo } from '../../testing';
 import { TrackRecord } from './TrackRecord';
 
 type Told = Schema['TrackRecord'];
@@ -68,11 +68,14 @@ const told = (
     log: windows && { in_force: NO_LOG, before: NO_LOG, ...log },
 });
 
-function open(answer: Told, season: object = { done: 0, total: 30, record: null }) {
+function open(
+    answer: Told,
+    season: AnswerTo<'GET /api/zones/bench/track-record/season'> = { done: 0, total: 30, record: null },
+) {
     const asked = fakeServer({
         'GET /api/session': EDUCATOR,
         'GET /api/zones/bench/track-record': answer,
-        'GET /api/zones/bench/climate': null,
+        'GET /api/zones/bench/climate': new Refused(404, { message: 'Not yet.' }),
         'GET /api/zones/bench/track-record/season': season,
     });
     show(<TrackRecord />, '/desk/zones/bench/track-record', '/desk/zones/:zone/track-record');

@@ -1,6 +1,6 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { EDUCATOR, fakeServer, Refused, show } from '../../testing';
+import { EDUCATOR, fakeServer, LOG_BOOK, Refused, show, type AnswerTo } from '../../testing';
 import { readIn } from '../../words/words';
 import type { LocalDays, Plan, Trial } from './queries';
 import { Trials } from './Trials';
@@ -45,22 +45,25 @@ const DAYS: LocalDays = {
 };
 
 const BOOK = {
-    today: '2026-04-18',
-    zone: { slug: 'bench', name: 'Bench' },
-    user: 'Wren',
-    crops: [{ slug: 'radish', name: 'Radish', start: 'seed', varieties: ['Harrow Red', 'Basin Red'] }],
-    likely: [],
+    ...LOG_BOOK,
+    crops: [
+        {
+            slug: 'radish',
+            name: 'Radish',
+            names: [],
+            start: 'seed',
+            cautions: [],
+            varieties: ['Harrow Red', 'Basin Red'],
+        },
+    ],
     beds: [{ garden: 'School', name: 'Bed 1', site: null }],
-    sowings: [],
-    due: [],
-    cues: [],
 };
 
 const answers = (days: LocalDays[] = [DAYS]) => ({
     'GET /api/session': EDUCATOR,
-    [`GET ${base}/trials`]: [TRIAL],
-    [`GET ${base}/local-days`]: { crops: days, history: [] },
-    [`GET ${base}/log-book`]: BOOK,
+    'GET /api/zones/bench/trials': [TRIAL],
+    'GET /api/zones/bench/local-days': { crops: days, history: [] },
+    'GET /api/zones/bench/log-book': BOOK,
 });
 
 describe('trials', () => {
@@ -77,7 +80,7 @@ describe('trials', () => {
     });
 
     it('tells a yield in pounds to the foot where that is how somebody reads', async () => {
-        const reader = { ...EDUCATOR.user, units: 'us', dates: 'month' };
+        const reader = { ...EDUCATOR.user, units: 'us' as const, dates: 'month' as const };
         fakeServer({ ...answers(), 'GET /api/session': { ...EDUCATOR, user: reader } });
         try {
             readIn('us');
@@ -93,7 +96,7 @@ describe('trials', () => {
     it('plans a plot for each repeat of each variety in each wave', async () => {
         const asked = fakeServer({
             ...answers(),
-            [`POST ${base}/trials`]: new Refused(422, { message: 'The crop is not grown in this way.' }),
+            'POST /api/zones/bench/trials': new Refused(422, { message: 'The crop is not grown in this way.' }),
         });
         show(<Trials />, '/desk/zones/bench/trials', '/desk/zones/:zone/trials');
         fireEvent.click(await screen.findByRole('button', { name: 'Plan a trial' }));
@@ -129,7 +132,7 @@ describe('trials', () => {
         let trial: Trial = TRIAL;
         const asked = fakeServer({
             ...answers(),
-            [`GET ${base}/trials`]: () => [trial],
+            'GET /api/zones/bench/trials': () => [trial],
             'POST /api/trials/4/conclusion': () => (trial = { ...TRIAL, closed }),
             'DELETE /api/trials/4/conclusion': () => (trial = TRIAL),
         });
@@ -147,7 +150,7 @@ describe('trials', () => {
         let trial: Trial = { ...TRIAL, closed };
         const asked = fakeServer({
             ...answers(),
-            [`GET ${base}/trials`]: () => [trial],
+            'GET /api/zones/bench/trials': () => [trial],
             'POST /api/trials/4/conclusion': () => (trial = { ...TRIAL, closed }),
             'DELETE /api/trials/4/conclusion': () => (trial = TRIAL),
         });
@@ -173,11 +176,12 @@ describe('trials', () => {
             on: '2026-04-18',
             undone_on: null,
         };
-        let now: unknown = { crops: [DAYS], history: [] };
+        let now: AnswerTo<'GET /api/zones/bench/local-days'> = { crops: [DAYS], history: [] };
         const asked = fakeServer({
             ...answers(),
-            [`GET ${base}/local-days`]: () => Promise.resolve(now),
-            [`POST ${base}/local-days`]: () => Promise.resolve((now = { crops: [{ ...DAYS, held }], history: [] })),
+            'GET /api/zones/bench/local-days': () => Promise.resolve(now),
+            'POST /api/zones/bench/local-days': () =>
+                Promise.resolve((now = { crops: [{ ...DAYS, held }], history: [] })),
         });
         show(<Trials />, '/desk/zones/bench/trials', '/desk/zones/:zone/trials');
         const radish = (await screen.findByRole('rowheader', { name: 'Radish' })).closest('tr')!;

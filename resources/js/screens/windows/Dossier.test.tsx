@@ -1,11 +1,17 @@
 import { fireEvent, screen } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { EDUCATOR, fakeServer, Refused, show } from '../../testing';
+import type { Schema } from '../../api/client';
+import { EDUCATOR, fakeServer, METHOD, Refused, show, type AnswerTo } from '../../testing';
 import { Dossier } from './Dossier';
 
 const flat = (value: number) => Array.from({ length: 365 }, () => value);
+const said = (text: string) => ({ key: 'verbatim', with: { text } });
 const span = (first: string, last: string, days: number) => ({ first, last, days });
-const sheet = (route: string, act: string, windows: object[]) => ({
+const sheet = (
+    route: 'direct' | 'transplant',
+    act: Schema['Act'],
+    windows: Schema['Span'][],
+): Schema['ReplayedRoute'] => ({
     route,
     act,
     windows,
@@ -13,7 +19,7 @@ const sheet = (route: string, act: string, windows: object[]) => ({
     under_cover: [],
     harvests: [],
     reasons: [],
-    derivation: [{ key: 'first', label: `First day to ${act}`, date: '03-31', days: null, source: 'the replay' }],
+    derivation: [{ key: 'first', label: said('First day'), date: '03-31', days: null, source: said('the replay') }],
     evidence: [
         {
             best: '04-27',
@@ -32,16 +38,23 @@ const sheet = (route: string, act: string, windows: object[]) => ({
         outcomes: { harvest: flat(27), 'freeze-young': flat(3) },
     },
 });
-const dossier = {
+const dossier: Schema['Dossier'] = {
     crop: {
         slug: 'radish',
         name: 'Radish',
         latin: 'Raphanus sativus',
+        family: 'Brassicaceae',
+        kind: 'cool',
+        start: 'seed',
+        depth_cm: 1,
+        spacing_cm: 5,
+        row_cm: 20,
+        notes: null,
         school: 'own',
         cautions: [{ code: 'x', phrase: { key: 'verbatim', with: { text: 'Seed may be treated.' } } }],
         routes: [sheet('direct', 'sow-outdoors', [span('02-10', '02-20', 11)])],
     },
-    method: { school: 'replay', standard: 'reliable', light: 'radiation', site: 'open ground' },
+    method: METHOD,
     ruler: {
         starts: '01-01',
         seasons: 29,
@@ -50,6 +63,9 @@ const dossier = {
         hot_chance: flat(0),
         soil: flat(10),
         day_length: flat(12),
+        freeze_to_come: flat(12),
+        freeze_has_come: flat(3),
+        freezes: [],
     },
     replay: [
         sheet('direct', 'sow-outdoors', [span('03-31', '07-10', 102)]),
@@ -72,7 +88,7 @@ const runs = {
     outcomes: ['harvest'],
     years: [{ year: 2024, outcome: flat(0), up: flat(8), harvest: flat(45), end: flat(55) }],
 };
-const compared = {
+const compared: AnswerTo<'GET /api/zones/bench/windows/radish/compared'> = {
     sites: [
         {
             name: 'low tunnel',
@@ -102,10 +118,10 @@ const compared = {
 const base = '/api/zones/bench/windows/radish';
 const answers = {
     'GET /api/session': EDUCATOR,
-    [`GET ${base}`]: dossier,
-    [`GET ${base}/runs`]: runs,
-    [`GET ${base}/compared`]: compared,
-    [`GET ${base}/succession`]: new Promise(() => {}),
+    'GET /api/zones/bench/windows/radish': dossier,
+    'GET /api/zones/bench/windows/radish/runs': runs,
+    'GET /api/zones/bench/windows/radish/compared': compared,
+    'GET /api/zones/bench/windows/radish/succession': new Promise<never>(() => {}),
 };
 const at = (search = '') =>
     ['/desk/zones/bench/planting-windows/radish' + search, '/desk/zones/:zone/planting-windows/:crop'] as const;
@@ -162,19 +178,29 @@ describe('the dossier of a crop', () => {
     });
 
     it('of a crop without a window says why, what would open one, and which varieties fit', async () => {
-        const variety = (name: string, days: number, windows: object[], chances: object[] = []) => ({
+        const variety = (
+            name: string,
+            days: number,
+            windows: Schema['Span'][],
+            chances: Schema['VarietySheet']['routes'][number]['chances'] = [],
+        ): Schema['VarietySheet'] => ({
             name,
             days,
             basis: 'sowing',
             tags: [],
-            routes: [{ route: 'direct', act: 'sow-outdoors', windows, chances }],
+            routes: [
+                { route: 'direct', act: 'sow-outdoors', windows, chances, best: [], under_cover: [], harvests: [] },
+            ],
         });
-        const none = {
+        const none: Schema['ReplayedRoute'] = {
             ...sheet('direct', 'sow-outdoors', []),
             evidence: [],
-            chances: [],
             no_window: {
                 nearest: '06-02',
+                harvests: 12,
+                years: 30,
+                reason: null,
+                opened_by: [],
                 longest_days: 55,
                 phrases: [{ key: 'no-window.variety', with: { days: 55 } }],
             },
@@ -186,7 +212,11 @@ describe('the dossier of a crop', () => {
         ];
         fakeServer({
             ...answers,
-            [`GET ${base}`]: { ...dossier, crop: { ...dossier.crop, school: 'replay', varieties }, replay: [none] },
+            'GET /api/zones/bench/windows/radish': {
+                ...dossier,
+                crop: { ...dossier.crop, school: 'replay', varieties },
+                replay: [none],
+            },
         });
         show(<Dossier />, ...at());
         expect(
@@ -206,7 +236,10 @@ describe('the dossier of a crop', () => {
     });
 
     it('of a crop that is not there says so', async () => {
-        fakeServer({ ...answers, [`GET ${base}`]: new Refused(404, { message: 'There is no crop “radish”.' }) });
+        fakeServer({
+            ...answers,
+            'GET /api/zones/bench/windows/radish': new Refused(404, { message: 'There is no crop “radish”.' }),
+        });
         show(<Dossier />, ...at());
         expect(await screen.findByText('There is no crop “radish”.')).toBeTruthy();
         expect(screen.getByText('Back to planting windows')).toBeTruthy();

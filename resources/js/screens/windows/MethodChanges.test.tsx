@@ -1,9 +1,9 @@
 import { screen } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { fakeServer, show } from '../../testing';
+import { fakeServer, show, type AnswerTo } from '../../testing';
 import { MethodChanges } from './MethodChanges';
 
-const change = {
+const change: AnswerTo<'GET /api/zones/bench/method-changes'>[number] = {
     crop: 'spinach',
     name: 'Spinach',
     route: 'direct',

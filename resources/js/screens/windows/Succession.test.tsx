@@ -1,23 +1,26 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { EDUCATOR, fakeServer, Refused, show, type Asked } from '../../testing';
+import { EDUCATOR, fakeServer, Refused, show, type AnswerTo, type Asked } from '../../testing';
 import { Succession } from './Succession';
 
-const plan = (change: object = {}) => ({
+type Both = AnswerTo<'GET /api/zones/bench/windows/radish/succession'>;
+
+const plan = (change: Partial<Both['even']> = {}): Both['even'] => ({
     sowings: [
-        { on: '04-01', after: 0, first: 30, last: 49, metres: 2.5 },
-        { on: '04-20', after: 19, first: 50, last: 69, metres: 2.6 },
+        { on: '04-01', after: 0, first: 30, last: 49, metres: 2.5, seeds: null, grams: null },
+        { on: '04-20', after: 19, first: 50, last: 69, metres: 2.6, seeds: null, grams: null },
     ],
     years: 29,
     usual: Array.from({ length: 70 }, (_, i) => (i < 30 ? 0 : 1)),
     low: Array.from({ length: 70 }, () => 0),
     middle: Array.from({ length: 70 }, () => 1),
     high: Array.from({ length: 70 }, () => 2),
+    season: null,
     gaps: [],
     gluts: [],
     ...change,
 });
-const both = {
+const both: Both = {
     from: '04-01',
     days: 120,
     interval: 14,
@@ -34,12 +37,14 @@ const both = {
     }),
 };
 const queryOf = (asked: Asked | undefined) => Object.fromEntries(new URLSearchParams(asked?.what.split('?')[1] ?? ''));
-const base = '/api/zones/bench/windows/radish/succession';
 const element = <Succession zone="bench" crop="radish" route="direct" standard="reliable" from="04-01" />;
 
 describe('keeping a crop coming', () => {
     it('sets sowings for an even harvest beside a fixed interval, with its hunger and its glut', async () => {
-        const asked = fakeServer({ 'GET /api/session': EDUCATOR, [`GET ${base}`]: both });
+        const asked = fakeServer({
+            'GET /api/session': EDUCATOR,
+            'GET /api/zones/bench/windows/radish/succession': both,
+        });
         show(element);
         const [even, fixed] = await screen.findAllByRole('figure');
         expect(even?.textContent).toContain('For an even harvest. Sow on 1 Apr (2.5 m) and 20 Apr (2.6 m).');
@@ -57,7 +62,10 @@ describe('keeping a crop coming', () => {
     });
 
     it('asks for another first day, another span and kilograms a week', async () => {
-        const asked = fakeServer({ 'GET /api/session': EDUCATOR, [`GET ${base}`]: { ...both, yield_per_m: null } });
+        const asked = fakeServer({
+            'GET /api/session': EDUCATOR,
+            'GET /api/zones/bench/windows/radish/succession': { ...both, yield_per_m: null },
+        });
         show(element);
         fireEvent.change(await screen.findByLabelText('First sowing from'), { target: { value: '2026-08-10' } });
         fireEvent.change(screen.getByLabelText('Days to plan for'), { target: { value: '60' } });
@@ -75,13 +83,18 @@ describe('keeping a crop coming', () => {
     it('says that no day is good, and what the server refuses', async () => {
         fakeServer({
             'GET /api/session': EDUCATOR,
-            [`GET ${base}`]: { ...both, even: plan({ sowings: [], usual: [], middle: [], high: [] }) },
+            'GET /api/zones/bench/windows/radish/succession': {
+                ...both,
+                even: plan({ sowings: [], usual: [], middle: [], high: [] }),
+            },
         });
         show(element);
         expect(await screen.findByText(/No day from here on reaches your confidence level./)).toBeTruthy();
         fakeServer({
             'GET /api/session': EDUCATOR,
-            [`GET ${base}`]: new Refused(422, { message: 'A succession lasts 1 to 364 days.' }),
+            'GET /api/zones/bench/windows/radish/succession': new Refused(422, {
+                message: 'A succession lasts 1 to 364 days.',
+            }),
         });
         fireEvent.change(screen.getByLabelText('Days to plan for'), { target: { value: '364' } });
         expect(await screen.findByText('A succession lasts 1 to 364 days.')).toBeTruthy();

@@ -1,6 +1,6 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { EDUCATOR, fakeServer, show } from '../../testing';
+import { EDUCATOR, fakeServer, show, type AnswerTo } from '../../testing';
 import { yearDay } from '../../time/days';
 import { WaterNeeded } from './WaterNeeded';
 
@@ -12,11 +12,10 @@ const ground = (name: string, times: number) => ({
     sprinklings: [4, 8.6, 12],
     litres_per_m: 114.1,
 });
-const AT = '/api/zones/basin/windows/carrot/water';
 const water = { years: 26, enough: 3, row_cm: 30, grounds: [ground('sand', 20), ground('loam', 11)] };
 
-function open(route: 'direct' | 'transplant', answer: unknown) {
-    fakeServer({ 'GET /api/session': EDUCATOR, [`GET ${AT}?route=${route}&on=04-20`]: answer });
+function open(route: 'direct' | 'transplant', answer: AnswerTo<'GET /api/zones/basin/windows/carrot/water'>) {
+    fakeServer({ 'GET /api/session': EDUCATOR, 'GET /api/zones/basin/windows/carrot/water': answer });
     show(<WaterNeeded zone="basin" crop="carrot" route={route} day={yearDay('04-20')} />);
 }
 
@@ -41,7 +40,7 @@ describe('Water that a sowing needs', () => {
     });
 
     it('is not told without rain on record', async () => {
-        fakeServer({ 'GET /api/session': EDUCATOR, [`GET ${AT}`]: null });
+        fakeServer({ 'GET /api/session': EDUCATOR, 'GET /api/zones/basin/windows/carrot/water': null });
         show(<WaterNeeded zone="basin" crop="carrot" route="direct" day={110} />);
         await screen.findByText(/^No rain on record/);
         expect(screen.queryByRole('table')).toBeNull();

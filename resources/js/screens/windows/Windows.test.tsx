@@ -1,10 +1,24 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { EDUCATOR, fakeServer, Refused, show } from '../../testing';
+import type { Schema } from '../../api/client';
+import {
+    COMPUTATION,
+    EDUCATOR,
+    fakeServer,
+    METHOD,
+    RECORD,
+    Refused,
+    show,
+    SITE,
+    ZONE,
+    type AnswerTo,
+} from '../../testing';
 import { Windows } from './Windows';
 
+type WindowsData = AnswerTo<'GET /api/zones/bench/windows'>;
+
 const flat = (value: number) => Array.from({ length: 365 }, () => value);
-const route = (first: string, last: string, days: number, more: object = {}) => ({
+const route = (first: string, last: string, days: number): WindowsData['crops'][number]['routes'][number] => ({
     route: 'direct',
     act: 'sow-outdoors',
     windows: days === 0 ? [] : [{ first, last, days }],
@@ -13,9 +27,15 @@ const route = (first: string, last: string, days: number, more: object = {}) => 
     harvests: [],
     reasons: [],
     ribbon: { years: 30, width: 1, outcomes: { harvest: 'b_b_b_b_b_by', heat: 'D_D_D_D_D_Dy' } },
-    ...more,
 });
-const crop = (slug: string, name: string, family: string, kind: string, routes: object[], school = 'replay') => ({
+const crop = (
+    slug: string,
+    name: string,
+    family: string,
+    kind: WindowsData['crops'][number]['kind'],
+    routes: WindowsData['crops'][number]['routes'],
+    school: WindowsData['crops'][number]['school'] = 'replay',
+): WindowsData['crops'][number] => ({
     slug,
     name,
     family,
@@ -23,11 +43,11 @@ const crop = (slug: string, name: string, family: string, kind: string, routes: 
     school,
     routes,
 });
-const windows = {
+const windows: WindowsData = {
     zone: 'bench',
     computed_at: '2026-04-20T08:00:00+00:00',
-    method: { school: 'replay', standard: 'reliable', light: 'radiation', site: 'open ground' },
-    record: {},
+    method: METHOD,
+    record: RECORD,
     standards: ['cautious', 'reliable', 'bold'],
     stale: false,
     ruler: {
@@ -50,10 +70,10 @@ const windows = {
     ],
 };
 const sites = [
-    { id: 1, name: 'open ground', zone: null },
-    { id: 2, name: 'low tunnel', zone: null },
+    { ...SITE, id: 1, name: 'open ground' },
+    { ...SITE, name: 'low tunnel' },
 ];
-const zone = { slug: 'bench', name: 'Bench', version: 4, standard: 'reliable', light: 'radiation', computation: null };
+const zone = { ...ZONE, version: 4 };
 const answers = {
     'GET /api/session': EDUCATOR,
     'GET /api/sites': sites,
@@ -77,9 +97,20 @@ describe('the windows of a zone', () => {
     });
 
     it('name the crops whose last 15 years clearly differ, with a way to other years', async () => {
-        const turned = {
+        const turned: AnswerTo<'GET /api/zones/bench/track-record/turned'>[number] = {
             crop: 'bean',
             name: 'Bush bean',
+            family: 'Fabaceae',
+            runs: 0,
+            harvests: 0,
+            promised: 0.8,
+            kept: 21,
+            years: 29,
+            low: 0.5,
+            high: 0.9,
+            short: false,
+            p: 0.01,
+            lost: [],
             route: 'direct',
             act: 'sow-outdoors',
             lately: { kept: 7, years: 15 },
@@ -105,13 +136,11 @@ describe('the windows of a zone', () => {
     });
 
     it('say that they are older than what is known, and why', async () => {
-        const failed = {
-            id: 1,
+        const failed: Schema['Computation'] = {
+            ...COMPUTATION,
             state: 'failed',
-            error: 'The record is too short.',
             step: 'stopped',
-            done: 0,
-            total: 0,
+            error: 'The record is too short.',
         };
         fakeServer({
             ...answers,
@@ -125,13 +154,11 @@ describe('the windows of a zone', () => {
     });
 
     it('that could not be computed at all say what failed, not to bring a file that was brought', async () => {
-        const failed = {
-            id: 1,
+        const failed: Schema['Computation'] = {
+            ...COMPUTATION,
             state: 'failed',
-            error: 'No cold season is complete.',
             step: 'stopped',
-            done: 0,
-            total: 0,
+            error: 'No cold season is complete.',
         };
         fakeServer({
             ...answers,
@@ -202,12 +229,12 @@ describe('the windows of a zone', () => {
     });
 
     it('by a bolder standard are looked at first, and then used in the calendar', async () => {
-        const bold = { ...windows, method: { ...windows.method, standard: 'bold' } };
+        const bold = { ...windows, method: { ...windows.method, standard: 'bold' as const } };
         const asked = fakeServer({
             ...answers,
             'GET /api/zones/bench/windows?standard=bold': bold,
-            'PUT /api/zones/bench/method': { id: 4, state: 'queued', step: '', done: 0, total: 0 },
-            'GET /api/computations/4': { id: 4, state: 'done', step: 'done', done: 1, total: 1 },
+            'PUT /api/zones/bench/method': { ...COMPUTATION, id: 4 },
+            'GET /api/computations/4': { ...COMPUTATION, id: 4, state: 'done', step: 'done', done: 1, total: 1 },
         });
         show(<Windows />, ...at());
         fireEvent.click(await screen.findByLabelText('6 of 10'));
@@ -221,7 +248,14 @@ describe('the windows of a zone', () => {
     });
 
     it('at a site nobody has looked at are computed, with progress, and that can be cancelled', async () => {
-        const running = { id: 6, state: 'running', step: 'replay', done: 20, total: 71, error: null };
+        const running: Schema['Computation'] = {
+            ...COMPUTATION,
+            id: 6,
+            state: 'running',
+            step: 'replay',
+            done: 20,
+            total: 71,
+        };
         const asked = fakeServer({
             ...answers,
             'GET /api/zones/bench/windows?site=2': new Refused(404, { message: 'Not computed for this site yet.' }),

@@ -1,13 +1,12 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { EDUCATOR, fakeServer, Refused, show } from '../../testing';
+import type { Schema } from '../../api/client';
+import { EDUCATOR, fakeServer, Refused, show, ZONE } from '../../testing';
 import { EditZone } from './EditZone';
 
-const zone = {
-    slug: 'bench',
+const zone: Schema['Zone'] = {
+    ...ZONE,
     version: 7,
-    name: 'Bench',
-    district: 'Kestrel Basin',
     latitude: 46.8,
     longitude: -98.1,
     height_m: 520,
@@ -21,7 +20,7 @@ function type(label: string | RegExp, value: string) {
 
 describe('a zone’s form', () => {
     it('comes with the zone, and sends what was changed with all the rest', async () => {
-        let come: (answer: unknown) => void = () => {};
+        let come: (answer: Schema['Zone']) => void = () => {};
         const asked = fakeServer({
             'GET /api/session': EDUCATOR,
             'GET /api/zones/bench': () => new Promise((resolve) => (come = resolve)),

@@ -5,10 +5,12 @@ import { render } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { MemoryRouter, Route, Routes } from 'react-router';
 import { vi } from 'vitest';
-import { seenChanges } from './ui/changes';
+import { seenChanges } from '../ui/changes';
+import type { Answers } from './contract';
 
-/** What a test has the server answer: data, or a refusal, by "METHOD /path". */
-export type Answers = Record<string, unknown>;
+export type { Answers, AnswerTo } from './contract';
+
+export * from './samples';
 
 export class Refused {
     constructor(
@@ -24,16 +26,17 @@ export class Refused {
 
 export type Asked = { what: string; body: unknown };
 
-/** A server of canned answers; gives back what it was asked. An answer may be worked out from the body that was sent, and may be late. */
-export function fakeServer(answers: Answers): Asked[] {
+/** A server of canned answers, by "METHOD /path"; gives back what it was asked. */
+export function fakeServer<const What extends string>(answers: Answers<What>): Asked[] {
     const asked: Asked[] = [];
+    const known: Record<string, unknown> = answers;
     vi.stubGlobal('fetch', async (request: Request) => {
         const url = new URL(request.url);
         const what = `${request.method} ${url.pathname}`;
         const type = request.headers.get('Content-Type') ?? '';
         const body = request.method === 'GET' ? null : type.includes('json') ? await request.json() : 'a form';
         asked.push({ what: what + url.search, body });
-        const found = answers[what + url.search] ?? answers[what];
+        const found = known[what + url.search] ?? known[what];
         const answer = await (typeof found === 'function' ? (found as (body: unknown) => unknown)(body) : found);
         if (answer === undefined) return Response.json({ message: `Nobody answers ${what}.` }, { status: 404 });
         if (answer instanceof Refused) return Response.json(answer.body, { status: answer.status });
@@ -81,50 +84,3 @@ export function show(element: ReactElement, at = '/desk', path = '*') {
         </QueryClientProvider>,
     );
 }
-
-export const EDUCATOR = {
-    today: '2026-04-20',
-    demonstration: null,
-    waits_for_code: false,
-    user: {
-        name: 'Wren',
-        email: 'wren@kestrel.example',
-        role: 'educator',
-        units: 'metric',
-        dates: 'day',
-        chosen: { units: null, dates: null, language: null },
-        languages: ['en', 'es'],
-        home_zone: null,
-        digest: false,
-        must_set_second_factor: false,
-        office: { slug: 'kestrel-basin', name: 'Kestrel Basin Extension' },
-        offices: [
-            {
-                slug: 'kestrel-basin',
-                name: 'Kestrel Basin Extension',
-                role: 'educator',
-                zones: [{ slug: 'basin-floor', name: 'Basin Floor' }],
-            },
-        ],
-        can: ['edit-zones', 'edit-sites', 'edit-crops', 'publish', 'sign', 'edit-office', 'read-mail'],
-    },
-};
-
-export const ADMINISTRATOR = {
-    ...EDUCATOR,
-    user: {
-        name: 'Ines',
-        email: 'ines@kestrel.example',
-        role: 'administrator',
-        units: 'metric',
-        dates: 'day',
-        chosen: { units: null, dates: null, language: null },
-        languages: ['en', 'es'],
-        home_zone: null,
-        digest: false,
-        must_set_second_factor: false,
-        office: { slug: 'kestrel-basin', name: 'Kestrel Basin Extension' },
-        offices: [{ slug: 'kestrel-basin', name: 'Kestrel Basin Extension', role: 'administrator', zones: [] }],
-        can: ['edit-office', 'change-signature', 'read-mail', 'manage-people'],
-    },
-};
