@@ -140,6 +140,49 @@ export const METHOD: Schema['Method'] = {
     site: 'open ground',
 };
 
+const everyDay = (value: number) => Array.from({ length: 365 }, () => value);
+
+export const RULER: Schema['Ruler'] = {
+    starts: '01-01',
+    seasons: 29,
+    short_record: false,
+    freeze_chance: everyDay(0.1),
+    hot_chance: everyDay(0),
+    soil: everyDay(10),
+    day_length: everyDay(12),
+    freeze_to_come: everyDay(12),
+    freeze_has_come: everyDay(3),
+    freezes: [],
+};
+
+/** Of a radish, counted back. */
+export const ROUTE: Schema['RouteSheet'] = {
+    route: 'direct',
+    act: 'sow-outdoors',
+    windows: [],
+    fair: [],
+    under_cover: [],
+    harvests: [],
+    reasons: [],
+    derivation: [],
+};
+
+export const CROP_SHEET: Schema['CropSheet'] = {
+    slug: 'radish',
+    name: 'Radish',
+    latin: 'Raphanus sativus',
+    family: 'Brassicaceae',
+    kind: 'cool',
+    start: 'seed',
+    depth_cm: 1,
+    spacing_cm: 5,
+    row_cm: 20,
+    notes: null,
+    cautions: [],
+    school: 'replay',
+    routes: [],
+};
+
 export const STATION: Schema['Station'] = {
     id: 4,
     name: 'Upper mast',

@@ -3,6 +3,7 @@ import { afterEach, describe, expect, it } from 'vitest';
 import { readAs } from '../../words/words';
 import { seedNeed } from '../seedNeed';
 import { reckonSeed } from '../seedTable';
+import { ROUTE } from '../../testing';
 import { RoomAndStems, SeedTable, SowAgain, SowAgainInWords } from './CropGround';
 import type { CropProps, Route } from './props';
 import { ReadingHere } from './reading';
@@ -25,7 +26,7 @@ const radish: CropProps['crop'] = {
     seed: { per_station: 1, thinned_to: 1, germination: 0.8, per_gram: 90 },
     cut: null,
 };
-const sown = (again: Route['again']) => ({ route: 'direct', act: 'sow-outdoors', again }) as Route;
+const sown = (again: Route['again']): Route => ({ ...ROUTE, again });
 const said = (crop: Partial<CropProps['crop']>) =>
     render(<RoomAndStems crop={{ ...radish, ...crop }} />).container.textContent;
 const rows = () =>
@@ -40,7 +41,11 @@ afterEach(() => {
 
 describe('seed for a row', () => {
     it('is counted up to whole seeds, and weighed up to what is enough', () => {
-        expect(seedNeed(radish as never, 3, 'metric')).toEqual({ plants: 60, seeds: 75, weight: 0.9 });
+        expect(seedNeed({ ...radish, seed: { per_station: 1, germination: 0.8, per_gram: 90 } }, 3, 'metric')).toEqual({
+            plants: 60,
+            seeds: 75,
+            weight: 0.9,
+        });
         expect(seedNeed({ ...radish, seed: null }, 0.26, 'metric')).toEqual({ plants: 6, seeds: null, weight: null });
         const beans = { spacing_cm: 10, seed: { per_station: 2, germination: 0.8, per_gram: 4 } };
         expect(seedNeed(beans, 10, 'metric')).toEqual({ plants: 100, seeds: 250, weight: 63 });

@@ -1,6 +1,7 @@
 import { render, screen, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { Schema } from '../../api/client';
+import { ROUTE } from '../../testing';
 import { CropWater } from './CropWater';
 import type { Route } from './props';
 
@@ -18,8 +19,15 @@ const water = (times: [number, number, number], sprinklings: number): Schema['So
     })),
 });
 
-const route = (act: 'sow-outdoors' | 'set-out', evidence: { best: string; water?: Schema['SowingWater'] }[]): Route =>
-    ({ route: act === 'set-out' ? 'transplant' : 'direct', act, evidence }) as unknown as Route;
+const route = (
+    act: 'sow-outdoors' | 'set-out',
+    evidence: { best: string; water?: Schema['SowingWater'] }[],
+): Route => ({
+    ...ROUTE,
+    route: act === 'set-out' ? 'transplant' : 'direct',
+    act,
+    evidence: evidence.map((one) => ({ harvests: 29, years: 30, slack: 0, from_first: null, from_last: null, ...one })),
+});
 
 const cells = () =>
     screen

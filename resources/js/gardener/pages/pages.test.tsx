@@ -59,7 +59,7 @@ const route = (name: 'direct' | 'transplant', act: Task['act']): CalendarCrop['r
               ]
             : [],
 });
-const calendar: PageData = {
+const calendar: Extract<PageData, { page: 'calendar' }> = {
     page: 'calendar',
     props: {
         ...common,
@@ -169,7 +169,7 @@ describe('gardener’s pages', () => {
         page: 'crop',
         props: {
             ...common,
-            ruler: calendar.page === 'calendar' ? calendar.props.ruler : ({} as never),
+            ruler: calendar.props.ruler,
             crop: {
                 slug: 'radish',
                 name: 'Radish',
@@ -335,7 +335,7 @@ describe('gardener’s pages', () => {
         const changed = (count: number): PageData => ({
             page: 'calendar',
             props: {
-                ...(calendar.page === 'calendar' ? calendar.props : (undefined as never)),
+                ...calendar.props,
                 changes: {
                     against: 3,
                     phrases: Array.from({ length: count }, (_, i) => ({
@@ -471,7 +471,7 @@ describe('pages beside the calendar', () => {
             page: 'paper',
             props: {
                 ...common,
-                ruler: calendar.page === 'calendar' ? calendar.props.ruler : ({} as never),
+                ruler: calendar.props.ruler,
                 sheet: 'year',
                 size: 'a4',
                 crops: calendar.page === 'calendar' ? calendar.props.crops : [],

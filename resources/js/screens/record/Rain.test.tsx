@@ -1,20 +1,10 @@
 import { screen, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { EDUCATOR, fakeServer, RECORD, show, ZONE } from '../../testing';
+import { EDUCATOR, fakeServer, RECORD, RULER, show, ZONE } from '../../testing';
 import { weekOf } from '../../charts/RainChart';
 import { yearDay } from '../../time/days';
 import { Rain } from './Rain';
-import type { Schema } from '../../api/client';
 
-const ruler = {
-    starts: '01-01',
-    seasons: 30,
-    freezes: [],
-    freeze_chance: Array(365).fill(0),
-    hot_chance: Array(365).fill(0),
-    soil: Array(365).fill(10),
-    day_length: Array(365).fill(12),
-} as unknown as Schema['Ruler'];
 const iso = (day: number) => new Date(Date.UTC(2001, 0, 1 + day)).toISOString().slice(5, 10);
 const sheet = {
     months: Array.from({ length: 12 }, (_, i) => ({
@@ -45,7 +35,7 @@ const sheet = {
 describe('Rain of a zone', () => {
     it('is told by month, season and ground, and by the week one points at', async () => {
         fakeServer({ 'GET /api/session': EDUCATOR, 'GET /api/zones/basin/rain': sheet });
-        show(<Rain zone="basin" ruler={ruler} />, '/?date=07-01');
+        show(<Rain zone="basin" ruler={RULER} />, '/?date=07-01');
         const march = await screen.findByRole('row', { name: /^March/ });
         expect(
             within(march)
@@ -62,7 +52,7 @@ describe('Rain of a zone', () => {
 
     it('that is not on record says so, and where to bring it', async () => {
         fakeServer({ 'GET /api/session': EDUCATOR, 'GET /api/zones/basin/rain': null });
-        show(<Rain zone="basin" ruler={ruler} />);
+        show(<Rain zone="basin" ruler={RULER} />);
         await screen.findByText('No rain on record');
         expect(screen.getByRole('link').getAttribute('href')).toBe('/desk/zones/basin/climate/files');
     });
@@ -80,14 +70,14 @@ describe('Rain of a zone', () => {
             'GET /api/zones': [{ ...ZONE, record: RECORD }],
             'GET /api/zones/bench/rain': null,
         });
-        const { unmount } = show(<Rain zone="basin" ruler={ruler} />, '/?date=07-01&against=1996-2010');
+        const { unmount } = show(<Rain zone="basin" ruler={RULER} />, '/?date=07-01&against=1996-2010');
         const march = await screen.findByRole('row', { name: /^March.*100/ });
         expect(within(march).getAllByRole('cell').at(-1)?.textContent).toBe('100.0 mm');
         expect(screen.getAllByRole('row', { name: /^Sandy loam/ })[1]?.textContent).toContain('30 Mar');
         expect(screen.getByText(/Purple steps: rain of/)).toBeTruthy();
         expect(asked.some(({ what }) => what === 'GET /api/zones/basin/rain?from=1996&to=2010')).toBe(true);
         unmount();
-        show(<Rain zone="basin" ruler={ruler} />, '/?against=bench');
+        show(<Rain zone="basin" ruler={RULER} />, '/?against=bench');
         expect(await screen.findByText('There is no rain on record for Bench.')).toBeTruthy();
         expect(screen.queryByText(/Purple steps/)).toBeNull();
     });

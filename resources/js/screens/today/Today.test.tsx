@@ -357,8 +357,7 @@ describe('today', () => {
 });
 
 describe('what is over for now', () => {
-    const act = (next: string | null) =>
-        ({ next: next && { first: next, last: next, days: 1 } }) as unknown as Parameters<typeof again>[0];
+    const act = (next: string | null) => ({ next: next === null ? null : { first: next, last: next, days: 1 } });
 
     it('comes again this season, next year, or never here, by the year of the ruler', () => {
         expect(again(act('10-14'), '2026-04-18', '01-01')).toBe('later');

@@ -316,7 +316,7 @@ function Piles({
 /** When a task comes again: later in the ruler's year, in the next one, or never here. */
 const AGAIN = ['later', 'next-year', 'not-here'] as const;
 
-export function again(act: SeasonAct, on: string, starts: string): (typeof AGAIN)[number] {
+export function again(act: Pick<SeasonAct, 'next'>, on: string, starts: string): (typeof AGAIN)[number] {
     if (!act.next) return 'not-here';
     const since = (day: string) => daysUntil(yearDay(starts), yearDay(day));
     return since(act.next.first) > since(monthDayOf(on)) ? 'later' : 'next-year';

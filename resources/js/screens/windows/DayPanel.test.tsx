@@ -1,38 +1,45 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import type { Windows } from './queries';
+import { METHOD, RECORD, RULER } from '../../testing';
 import { yearDay } from '../../time/days';
 import { DayPanel } from './DayPanel';
 
 const flat = (value: number) => Array.from({ length: 365 }, () => value);
-const data = {
+const data: Windows = {
     zone: 'test',
-    ruler: {
-        starts: '01-01',
-        seasons: 29,
-        freeze_to_come: flat(12),
-        freeze_has_come: flat(3),
-        soil: flat(-0.4),
-        day_length: flat(13.78),
-    },
+    computed_at: '2026-04-20T08:00:00+00:00',
+    method: METHOD,
+    record: RECORD,
+    standards: ['cautious', 'reliable', 'bold'],
+    stale: false,
+    ruler: { ...RULER, soil: flat(-0.4), day_length: flat(13.78) },
     crops: [
         {
             slug: 'pea',
             name: 'Pea',
+            family: 'Fabaceae',
+            kind: 'cool',
+            school: 'count-back',
             routes: [
                 {
                     route: 'direct',
                     act: 'sow-outdoors',
                     windows: [{ first: '03-20', last: '04-25', days: 37 }],
+                    fair: [],
                     under_cover: [],
                     harvests: [],
                     reasons: [],
+                    ribbon: null,
                 },
             ],
         },
         {
             slug: 'kale',
             name: 'Kale',
+            family: 'Brassicaceae',
+            kind: 'cool',
+            school: 'replay',
             routes: [
                 {
                     route: 'transplant',
@@ -43,14 +50,13 @@ const data = {
                     reasons: [],
                     ribbon: {
                         years: 29,
-                        reliability: flat(0.2),
                         outcomes: { harvest: flat(8), 'freeze-young': flat(21) },
                     },
                 },
             ],
         },
     ],
-} as unknown as Windows;
+};
 
 describe('what a date means', () => {
     it('is said in words, with what is open, what closes soon and what opens next', () => {
@@ -76,24 +82,22 @@ describe('what a date means', () => {
     });
 
     it('gives the years that came to a harvest where the record was replayed', () => {
-        const kale = data.crops[1] as Windows['crops'][number];
+        const kale = data.crops[1]!;
         const route = {
-            ...kale.routes[0],
+            ...kale.routes[0]!,
             ribbon: {
                 years: 29,
-                reliability: flat(0.9),
-                expected: flat(0.8),
                 outcomes: { harvest: flat(26), heat: flat(3) },
             },
         };
         const fair = { ...route, windows: [], fair: [{ first: '04-01', last: '05-30', days: 60 }] };
-        const replayed = {
+        const replayed: Windows = {
             ...data,
             crops: [
                 { ...kale, routes: [route] },
                 { ...kale, slug: 'beet', name: 'Beet', routes: [fair] },
             ],
-        } as unknown as Windows;
+        };
         const { container } = render(
             <DayPanel
                 ground={{ kind: 'loam', workable: null }}

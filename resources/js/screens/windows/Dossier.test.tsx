@@ -1,7 +1,7 @@
 import { fireEvent, screen } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { Schema } from '../../api/client';
-import { EDUCATOR, fakeServer, METHOD, Refused, show, type AnswerTo } from '../../testing';
+import { CROP_SHEET, EDUCATOR, fakeServer, METHOD, Refused, ROUTE, RULER, show, type AnswerTo } from '../../testing';
 import { Dossier } from './Dossier';
 
 const flat = (value: number) => Array.from({ length: 365 }, () => value);
@@ -12,13 +12,10 @@ const sheet = (
     act: Schema['Act'],
     windows: Schema['Span'][],
 ): Schema['ReplayedRoute'] => ({
+    ...ROUTE,
     route,
     act,
     windows,
-    fair: [],
-    under_cover: [],
-    harvests: [],
-    reasons: [],
     derivation: [{ key: 'first', label: said('First day'), date: '03-31', days: null, source: said('the replay') }],
     evidence: [
         {
@@ -40,33 +37,13 @@ const sheet = (
 });
 const dossier: Schema['Dossier'] = {
     crop: {
-        slug: 'radish',
-        name: 'Radish',
-        latin: 'Raphanus sativus',
-        family: 'Brassicaceae',
-        kind: 'cool',
-        start: 'seed',
-        depth_cm: 1,
-        spacing_cm: 5,
-        row_cm: 20,
-        notes: null,
+        ...CROP_SHEET,
         school: 'own',
         cautions: [{ code: 'x', phrase: { key: 'verbatim', with: { text: 'Seed may be treated.' } } }],
         routes: [sheet('direct', 'sow-outdoors', [span('02-10', '02-20', 11)])],
     },
     method: METHOD,
-    ruler: {
-        starts: '01-01',
-        seasons: 29,
-        short_record: false,
-        freeze_chance: flat(0.1),
-        hot_chance: flat(0),
-        soil: flat(10),
-        day_length: flat(12),
-        freeze_to_come: flat(12),
-        freeze_has_come: flat(3),
-        freezes: [],
-    },
+    ruler: RULER,
     replay: [
         sheet('direct', 'sow-outdoors', [span('03-31', '07-10', 102)]),
         sheet('transplant', 'set-out', [span('04-16', '06-26', 72)]),

@@ -1,19 +1,25 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { Schema } from '../../api/client';
-import { fakeServer, Refused, show } from '../../testing';
+import { CROP_SHEET, fakeServer, METHOD, Refused, ROUTE, RULER, show } from '../../testing';
 import { OwnDates } from './OwnDates';
 
 const window = { first: '03-31', last: '07-10', days: 102 };
-const dossier = {
-    crop: { school: 'replay', routes: [{ route: 'direct', windows: [window] }] },
+const ribbon = { years: 30, reliability: [], expected: [], outcomes: {} };
+const dossier: Schema['Dossier'] = {
+    crop: { ...CROP_SHEET, routes: [{ ...ROUTE, windows: [window] }] },
+    method: METHOD,
+    ruler: RULER,
     replay: [
-        { route: 'direct', act: 'sow-outdoors' },
-        { route: 'transplant', act: 'set-out' },
+        { ...ROUTE, ribbon },
+        { ...ROUTE, route: 'transplant', act: 'set-out', ribbon },
     ],
-    schools: [{ school: 'count-back', routes: [{ route: 'direct' }], differences: [] }],
+    schools: [{ school: 'count-back', routes: [ROUTE], differences: [] }],
     choice: null,
-} as unknown as Schema['Dossier'];
+    disagreements: [],
+    standards: ['cautious', 'reliable', 'bold'],
+    varieties: [],
+};
 
 describe('the educator’s own word', () => {
     it('starts from the dates there are and is sent with its reason', async () => {
@@ -100,7 +106,10 @@ describe('the educator’s own word', () => {
 
     it('is undone', async () => {
         const asked = fakeServer({ 'DELETE /api/zones/bench/choices/3': dossier });
-        const chosen = { ...dossier, choice: { id: 3 } } as unknown as Schema['Dossier'];
+        const chosen = {
+            ...dossier,
+            choice: { id: 3, school: 'own' as const, reason: 'The club.', by: 'Wren', at: '2026-03-01T10:00:00+00:00' },
+        };
         show(<OwnDates zone="bench" crop="radish" data={chosen} />);
         fireEvent.click(screen.getByText('Undo'));
         await waitFor(() => expect(asked.map((a) => a.what)).toEqual(['DELETE /api/zones/bench/choices/3']));

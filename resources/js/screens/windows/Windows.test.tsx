@@ -8,6 +8,7 @@ import {
     METHOD,
     RECORD,
     Refused,
+    RULER,
     show,
     SITE,
     ZONE,
@@ -17,7 +18,6 @@ import { Windows } from './Windows';
 
 type WindowsData = AnswerTo<'GET /api/zones/bench/windows'>;
 
-const flat = (value: number) => Array.from({ length: 365 }, () => value);
 const route = (first: string, last: string, days: number): WindowsData['crops'][number]['routes'][number] => ({
     route: 'direct',
     act: 'sow-outdoors',
@@ -50,18 +50,7 @@ const windows: WindowsData = {
     record: RECORD,
     standards: ['cautious', 'reliable', 'bold'],
     stale: false,
-    ruler: {
-        starts: '01-01',
-        seasons: 29,
-        short_record: false,
-        freeze_chance: flat(0.1),
-        hot_chance: flat(0),
-        soil: flat(10),
-        day_length: flat(12),
-        freeze_to_come: flat(12),
-        freeze_has_come: flat(3),
-        freezes: [],
-    },
+    ruler: RULER,
     crops: [
         crop('radish', 'Radish', 'Brassicaceae', 'cool', [route('03-31', '06-21', 83)]),
         crop('bean', 'Bush bean', 'Fabaceae', 'warm', [route('05-13', '07-08', 57)]),

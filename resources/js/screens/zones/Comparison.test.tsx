@@ -1,8 +1,7 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { lastLookedAt, rememberLook } from '../../access/session';
-import type { Zone } from '../../api/client';
-import { EDUCATOR, fakeServer, show } from '../../testing';
+import { EDUCATOR, fakeServer, show, ZONE } from '../../testing';
 import { Comparison } from './Comparison';
 
 const row = (zone: string, more: object) => ({
@@ -18,10 +17,10 @@ const row = (zone: string, more: object) => ({
     ...more,
 });
 const zones = [
-    { slug: 'bench', name: 'Orchard Bench', settlements: [{ name: 'Fennick', postcode: '70131' }] },
-    { slug: 'meadow', name: 'High Meadow', settlements: [] },
-    { slug: 'sound', name: 'Sound', settlements: [] },
-] as unknown as Zone[];
+    { ...ZONE, name: 'Orchard Bench', settlements: [{ name: 'Fennick', postcode: '70131' }] },
+    { ...ZONE, slug: 'meadow', name: 'High Meadow' },
+    { ...ZONE, slug: 'sound', name: 'Sound' },
+];
 const names = () => screen.getAllByRole('link').map((link) => link.textContent);
 
 describe('zones side by side', () => {
