@@ -56,13 +56,21 @@ final readonly class YearDay
         throw new InvalidArgumentException("“{$monthDay}” is not a day of the year written as MM-DD.");
     }
 
+    /** @return int the month, 1 to 12, of the day of the year with a number from 1 to 365 */
+    public static function monthOf(int $number): int
+    {
+        $month = 12;
+        while (self::BEFORE_MONTH[$month] >= $number) {
+            $month--;
+        }
+
+        return $month;
+    }
+
     /** @return array{int, int} month 1…12 and day of the month */
     public function monthAndDay(): array
     {
-        $month = 12;
-        while (self::BEFORE_MONTH[$month] >= $this->number) {
-            $month--;
-        }
+        $month = self::monthOf($this->number);
 
         return [$month, $this->number - self::BEFORE_MONTH[$month]];
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Anthesis\Replay;
 
 use Anthesis\Record\Day;
+use Anthesis\Record\YearDay;
 
 /**
  * The simulated seasons of a crop sown, or transplanted, on each day of a record.
@@ -13,6 +14,9 @@ use Anthesis\Record\Day;
  */
 final readonly class Runs
 {
+    /** Days of the year up to the one that a leap year has another after. */
+    private const FEBRUARY_28 = 59;
+
     /**
      * @param  array<int, list<int>>  $daysOf  by day of the year, 1…365, its days
      * @param  array<int, int>  $outcomes  codes of Outcome; NONE: does not count
@@ -49,6 +53,29 @@ final readonly class Runs
         }
 
         return new self($this->first, $this->daysOf, $outcomes, $this->mature, $this->harvests, $this->ups, $this->ends, $this->sizes);
+    }
+
+    /**
+     * What came of the seasons that count, without those sown on February 29.
+     *
+     * @return array<int, array<int, int>> code of Outcome by year and day of the year 1…365, both in their order
+     */
+    public function byYear(): array
+    {
+        $years = [];
+        for ($year = $this->first->year(), $days = count($this->outcomes); ; $year++) {
+            $start = Day::numberOf($year, 1, 1) - $this->first->number;
+            if ($start >= $days) {
+                return $years;
+            }
+            $leap = Day::isLeap($year) ? 1 : 0;
+            for ($day = 1; $day <= YearDay::YEAR; $day++) {
+                $code = $this->outcomes[$start + $day - 1 + ($day > self::FEBRUARY_28 ? $leap : 0)] ?? Outcome::NONE;
+                if ($code !== Outcome::NONE) {
+                    $years[$year][$day] = $code;
+                }
+            }
+        }
     }
 
     /**

@@ -73,12 +73,16 @@ final class Binomial
             return array_map(static fn (int $kept): float => $kept === ($promise >= 1.0 ? $cases : 0) ? 1.0 : 0.0, range(0, $cases));
         }
 
-        return array_map(
-            static fn (int $kept): float => exp(
-                self::logChoose($cases, $kept) + $kept * log($promise) + ($cases - $kept) * log(1 - $promise),
-            ),
-            range(0, $cases),
-        );
+        [$held, $broken] = [log($promise), log(1 - $promise)];
+        $chances = [exp($cases * $broken)];
+        // Logarithm of the number of ways to choose as many of the cases.
+        $choose = 0.0;
+        for ($kept = 1; $kept <= $cases; $kept++) {
+            $choose += log(($cases - $kept + 1) / $kept);
+            $chances[] = exp($choose + $kept * $held + ($cases - $kept) * $broken);
+        }
+
+        return $chances;
     }
 
     private static function logChoose(int $of, int $some): float

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Anthesis\Verification;
 
-use Anthesis\Record\Day;
 use Anthesis\Record\Tolerance;
 use Anthesis\Record\YearDay;
 use Anthesis\Replay\Outcome;
@@ -79,10 +78,10 @@ final readonly class WindowPromises
             if ($reliability === null) {
                 continue;
             }
-            $open = array_map(
-                static fn (float $share): array => self::open(ReplayWindows::reaching($reliability, $share, YearDay::fromNumber(1))),
-                $shares,
-            );
+            foreach ($shares as $i => $share) {
+                $windows = ReplayWindows::reaching($reliability, $share, YearDay::fromNumber(1));
+                $inside[$i]->count($year, self::inside($windows, $own), $reliability, $lostTo[$year] ?? []);
+            }
             $others = ($poolHarvests - array_sum($own)) / max(1, $poolRuns - count($own));
             $seen = [];
             foreach ($own as $day => $harvest) {
@@ -95,11 +94,6 @@ final readonly class WindowPromises
                 $mean[$bin] += $promise;
                 $kept[$bin] += $harvest;
                 $seen[$bin] = true;
-                foreach ($open as $i => $isOpen) {
-                    if ($isOpen[$day]) {
-                        $inside[$i]->count($year, $day, $promise, $lostTo[$year][$day] ?? null);
-                    }
-                }
             }
             foreach (array_keys($seen) as $bin) {
                 $binYears[$bin]++;
@@ -119,7 +113,7 @@ final readonly class WindowPromises
                 array_values($binYears),
                 $in->years,
                 $in->months,
-                $in->lost,
+                $in->lostTo(),
             ),
             $inside,
         );
@@ -142,24 +136,23 @@ final readonly class WindowPromises
     }
 
     /**
-     * @return array{array<int, array<int, int>>, array<int, int>, array<int, int>, array<int, array<int, string>>} by year and day of the
-     *   year, 1 for a harvest and 0 for none; seasons and harvests of all years by day of the year; the outcome, if it was not a harvest
+     * @return array{array<int, array<int, int>>, array<int, int>, array<int, int>, array<int, array<int, int>>} by year and day of the
+     *   year, 1 for a harvest and 0 for none; seasons and harvests of all years by day of the year; by year and day of the year, the code
+     *   of the Outcome of those without a harvest
      */
     private static function counted(Runs $runs): array
     {
         $years = $lost = [];
         $all = $harvested = array_fill(1, YearDay::YEAR, 0);
-        foreach ($runs->all() as $run) {
-            [$year, $month, $date] = Day::civil($run->sown->number);
-            if ($month === 2 && $date === 29) {
-                continue;
-            }
-            $day = $run->sown->yearDay()->number;
-            $years[$year][$day] = $harvest = $run->outcome === Outcome::Harvest ? 1 : 0;
-            $all[$day]++;
-            $harvested[$day] += $harvest;
-            if ($harvest === 0) {
-                $lost[$year][$day] = $run->outcome->value;
+        $harvestCode = Outcome::Harvest->code();
+        foreach ($runs->byYear() as $year => $codes) {
+            foreach ($codes as $day => $code) {
+                $years[$year][$day] = $harvest = $code === $harvestCode ? 1 : 0;
+                $all[$day]++;
+                $harvested[$day] += $harvest;
+                if ($harvest === 0) {
+                    $lost[$year][$day] = $code;
+                }
             }
         }
 
@@ -188,17 +181,22 @@ final readonly class WindowPromises
 
     /**
      * @param  list<SowingWindow>  $windows
-     * @return array<int, bool> by day of the year
+     * @param  array<int, int>  $own  of the year being judged, by day of the year
+     * @return list<int> days of the year on which it has a season inside of the windows, in order
      */
-    private static function open(array $windows): array
+    private static function inside(array $windows, array $own): array
     {
-        $open = array_fill(1, YearDay::YEAR, false);
+        $days = [];
         foreach ($windows as $window) {
-            for ($i = 0; $i < $window->days; $i++) {
-                $open[$window->first->plus($i)->number] = true;
+            for ($day = $window->first->number, $end = $day + $window->days; $day < $end; $day++) {
+                $around = $day > YearDay::YEAR ? $day - YearDay::YEAR : $day;
+                if (isset($own[$around])) {
+                    $days[] = $around;
+                }
             }
         }
+        sort($days);
 
-        return $open;
+        return $days;
     }
 }

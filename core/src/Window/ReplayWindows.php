@@ -266,13 +266,14 @@ final readonly class ReplayWindows
      */
     public static function reaching(array $reliability, float $share, YearDay $from, ?SoilHold $hold = null): array
     {
-        $open = array_map(static fn (float $harvested): bool => $harvested >= $share - Tolerance::SUMS, $reliability);
+        $least = $share - Tolerance::SUMS;
+        $waits = $hold->days ?? [];
+        $open = [];
+        foreach ($reliability as $i => $harvested) {
+            $open[] = $harvested >= $least && ! ($waits[$i] ?? false);
+        }
 
-        return WindowFinder::runs(
-            $hold === null ? $open : array_map(static fn (bool $is, bool $waits): bool => $is && ! $waits, $open, $hold->days),
-            $from,
-            ProofStandard::LEAST_DAYS,
-        );
+        return WindowFinder::runs($open, $from, ProofStandard::LEAST_DAYS);
     }
 
     /**
