@@ -325,11 +325,18 @@ final class CropDossier
      */
     public static function ribbon(OutcomeRibbon $ribbon, array $expected): array
     {
+        $none = array_fill(0, YearDay::YEAR, 0);
+        $byCode = [];
+        foreach ($ribbon->counts as $i => $counts) {
+            foreach ($counts as $code => $years) {
+                $byCode[$code] ??= $none;
+                $byCode[$code][$i] = $years;
+            }
+        }
         $outcomes = [];
         foreach (Outcome::cases() as $outcome) {
-            $counts = array_map(static fn (array $day): int => $day[$outcome->code()] ?? 0, $ribbon->counts);
-            if (max([0, ...$counts]) > 0) {
-                $outcomes[$outcome->value] = $counts;
+            if (isset($byCode[$outcome->code()])) {
+                $outcomes[$outcome->value] = $byCode[$outcome->code()];
             }
         }
 

@@ -22,9 +22,10 @@ final class DailyChance
     {
         $hits = array_fill(0, YearDay::YEAR, 0);
         $counts = array_fill(0, YearDay::YEAR, 0);
+        $yearDays = $first->yearDays(count($series));
         foreach ($series as $i => $value) {
             if ($value !== null) {
-                $day = Day::yearDayOf($first->number + $i) - 1;
+                $day = $yearDays[$i] - 1;
                 $counts[$day]++;
                 $hits[$day] += $happens($value) ? 1 : 0;
             }

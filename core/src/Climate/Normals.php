@@ -30,12 +30,9 @@ final readonly class Normals
     {
         $sums = array_fill(0, YearDay::YEAR, 0.0);
         $counts = array_fill(0, YearDay::YEAR, 0);
-        $day = null;
-        foreach ($series as $i => $value) {
-            // The sow day simply goes up by one, except at the end of the year and around February 29.
-            $day = $day === null || ($day >= 58 && $day < 61) || $day === YearDay::YEAR ? Day::yearDayOf($first->number + $i) : $day + 1;
-            if ($value !== null) {
-                $sums[$day - 1] += $value;
+        foreach ($first->yearDays(count($series)) as $i => $day) {
+            if ($series[$i] !== null) {
+                $sums[$day - 1] += $series[$i];
                 $counts[$day - 1]++;
             }
         }

@@ -106,6 +106,32 @@ final readonly class Day
         return YearDay::numberOf($month, $day);
     }
 
+    /** @return list<int> the days of the year 1…365 that this day and those after it count as, so many in all; quicker than one by one */
+    public function yearDays(int $days): array
+    {
+        [$year, $month, $date] = self::civil($this->number);
+        $yearDay = YearDay::numberOf($month, $date);
+        $february28 = YearDay::numberOf(2, 28);
+        $isLeapDay = $month === 2 && $date === 29;
+        $yearDays = [];
+        for ($i = 0; $i < $days; $i++) {
+            $yearDays[] = $yearDay;
+            if ($yearDay === $february28 && ! $isLeapDay && self::isLeap($year)) {
+                $isLeapDay = true;
+
+                continue;
+            }
+            $isLeapDay = false;
+            $yearDay++;
+            if ($yearDay > YearDay::YEAR) {
+                $yearDay = 1;
+                $year++;
+            }
+        }
+
+        return $yearDays;
+    }
+
     public function iso(): string
     {
         [$year, $month, $day] = self::civil($this->number);

@@ -114,15 +114,14 @@ final class SeasonTables
         $this->owner = $cache->owner();
         $this->hours = [0.0, ...DayLength::throughTheYear($latitude)];
         $this->radiation = [0.0, ...Radiation::throughTheYear($latitude)];
-        $sowDay = [];
+        $this->sowDay = $record->first->yearDays($this->days);
         $daysOf = array_fill(1, YearDay::YEAR, []);
         $missing = [0];
         $meanSum = $soilSum = [0.0];
         $gone = 0;
         $means = $soils = 0.0;
         foreach ($bridged->minimum as $i => $minimum) {
-            $sowDay[] = $day = Day::yearDayOf($record->first->number + $i);
-            $daysOf[$day][] = $i;
+            $daysOf[$this->sowDay[$i]][] = $i;
             $maximum = $bridged->maximum[$i];
             $known = $minimum !== null && $maximum !== null;
             $mean = $known ? ($minimum + $maximum) / 2 + $site->air : 0.0;
@@ -135,7 +134,6 @@ final class SeasonTables
             $meanSum[] = $means += $mean;
             $soilSum[] = $soils += $soil[$i] ?? 0.0;
         }
-        $this->sowDay = $sowDay;
         $this->daysOf = $daysOf;
         $this->missing = $missing;
         $this->meanSum = $meanSum;

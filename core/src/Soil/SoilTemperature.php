@@ -53,6 +53,7 @@ final readonly class SoilTemperature
             $maximum = $bridged->maximum[$i];
             $air[] = $minimum === null || $maximum === null ? null : ($minimum + $maximum) / 2 + $site->air;
         }
+        $yearDays = $record->first->yearDays(count($air));
         $soil = null;
         $means = [];
         foreach ($air as $i => $mean) {
@@ -70,7 +71,7 @@ final readonly class SoilTemperature
                 $share *= $through;
                 $under = self::FROM_BELOW * (1 - $through) * (self::HELD_AT - $before);
             }
-            $soil = $before + $share * ($mean + $sun[Day::yearDayOf($record->first->number + $i) - 1] - $before) + $under;
+            $soil = $before + $share * ($mean + $sun[$yearDays[$i] - 1] - $before) + $under;
             $means[] = $soil + $site->offset;
         }
 

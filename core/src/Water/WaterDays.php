@@ -57,6 +57,7 @@ final readonly class WaterDays
         $short = $record->bridged();
         $soil = SoilTemperature::of($record, $latitude, Site::openGround())->dailyMean;
         $radiation = Radiation::throughTheYear($latitude);
+        $yearDays = $record->first->yearDays(count($whole->minimum));
         $et0 = $reaching = $packs = $covered = $isTold = [];
         $missing = [0];
         $pack = 0.0;
@@ -78,7 +79,7 @@ final readonly class WaterDays
             $packs[] = $pack;
             $reaching[] = $water + $melted;
             $covered[] = $pack > 0.0 || ($record->snow[$i] ?? 0.0) > 0.0;
-            $ra = $radiation[Day::yearDayOf($record->first->number + $i) - 1];
+            $ra = $radiation[$yearDays[$i] - 1];
             $et0[] =
                 $mean === null
                     ? 0.0

@@ -107,4 +107,25 @@ final class DayTest extends TestCase
         $this->expectExceptionMessage('A latitude lies between −90 and 90 degrees; 90.1 does not.');
         Latitude::of(90.1);
     }
+
+    /** @return iterable<string, array{int, int, int}> */
+    public static function starts(): iterable
+    {
+        yield 'a new year' => [2023, 1, 1];
+        yield 'the last day of a leap year' => [2024, 12, 31];
+        yield 'a leap day' => [2024, 2, 29];
+        yield 'the day before' => [2024, 2, 28];
+        yield 'the day after' => [2024, 3, 1];
+        yield 'the end of February in another year' => [2023, 2, 28];
+        yield 'a century without a leap day' => [1899, 6, 15];
+    }
+
+    #[DataProvider('starts')]
+    public function test_days_of_the_year_in_a_row_are_those_of_each_day(int $year, int $month, int $day): void
+    {
+        $first = Day::of($year, $month, $day);
+        $each = array_map(static fn (int $i): int => Day::yearDayOf($first->number + $i), range(0, 1999));
+        self::assertSame($each, $first->yearDays(2000));
+        self::assertSame([], $first->yearDays(0));
+    }
 }
