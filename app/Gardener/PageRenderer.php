@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Gardener;
 
+use Illuminate\Contracts\Process\ProcessResult;
 use Illuminate\Http\Response;
+use Illuminate\Process\Pool;
 use Illuminate\Support\Facades\Process;
 use Illuminate\Support\Facades\Vite;
 use RuntimeException;
@@ -12,6 +14,13 @@ use RuntimeException;
 /** Renders public pages to HTML with Node, from the React components in resources/js/gardener. */
 final class PageRenderer
 {
+    /** Pages that one process makes: so many that its start, as long as thirty pages take, hardly counts. */
+    private const SHARE = 150;
+
+    private const AT_ONCE = 2;
+
+    private const SECONDS = 300;
+
     private ?string $program = null;
 
     /**
@@ -94,12 +103,38 @@ final class PageRenderer
      */
     private function run(array $pages): array
     {
-        if ($pages === []) {
-            return [];
-        }
-        if (! is_file(self::path())) {
+        if ($pages !== [] && ! is_file(self::path())) {
             throw new RuntimeException('The public pages are not built. Run: npm run build');
         }
+        $made = [];
+        foreach (array_chunk(array_chunk($pages, self::SHARE, true), self::AT_ONCE) as $shares) {
+            $asked = array_map(self::asked(...), $shares);
+            $processes = Process::pool(static function (Pool $pool) use ($asked): void {
+                foreach ($asked as [$text]) {
+                    $pool->timeout(self::SECONDS)->input($text)->command([(string) config('anthesis.node'), self::path()]);
+                }
+            })->start();
+            // All of them are read from and written to in turn. Waiting for one would let the others stand still.
+            while (($running = $processes->running())->isNotEmpty()) {
+                $running->each->ensureNotTimedOut();
+                usleep(2000);
+            }
+            foreach ($processes->wait()->collect()->values() as $i => $result) {
+                $made += self::answered($result, $asked[$i][1]);
+            }
+        }
+
+        return $made;
+    }
+
+    /**
+     * @template K of array-key
+     *
+     * @param  array<K, Page>  $pages
+     * @return array{string, list<K>} what the renderer reads, where pages in the same reading stand together; and the keys in that order
+     */
+    private static function asked(array $pages): array
+    {
         $alike = [];
         foreach ($pages as $key => $page) {
             $read = [
@@ -113,10 +148,18 @@ final class PageRenderer
             array_keys($alike),
             $alike,
         );
-        $keys = array_merge(...array_map(array_keys(...), array_values($alike)));
-        $result = Process::timeout(300)
-            ->input('{"parts":['.implode(',', $parts).']}')
-            ->run([(string) config('anthesis.node'), self::path()]);
+
+        return ['{"parts":['.implode(',', $parts).']}', array_merge(...array_map(array_keys(...), array_values($alike)))];
+    }
+
+    /**
+     * @template K of array-key
+     *
+     * @param  list<K>  $keys  of the pages it was given
+     * @return array<K, string|array{error: string}>
+     */
+    private static function answered(ProcessResult $result, array $keys): array
+    {
         if ($result->failed()) {
             throw new RuntimeException('The public pages could not be rendered: '.trim($result->errorOutput()));
         }

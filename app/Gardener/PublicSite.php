@@ -38,8 +38,8 @@ use Illuminate\Support\Facades\Storage;
  */
 final class PublicSite
 {
-    /** Pages rendered at a time: few enough to report progress often. */
-    private const CHUNK = 150;
+    /** Pages rendered at a time: few enough to report progress often, and as many as the renderer makes at once. */
+    private const CHUNK = 300;
 
     /** Placeholder in a page for its address, until it is kept under each address it has. */
     private const BASE = '/~base~';

@@ -52,6 +52,16 @@ final class PageRendererTest extends TestCase
         );
     }
 
+    public function test_more_pages_than_one_process_makes_come_under_their_keys_too(): void
+    {
+        $names = array_map(static fn (int $i): string => "Zone {$i} of many", range(1, 451));
+        $html = (new PageRenderer())->render(array_map($this->home(...), array_combine($names, $names)));
+        self::assertSame($names, array_keys($html));
+        foreach ($html as $name => $page) {
+            self::assertStringContainsString($name, $page);
+        }
+    }
+
     public function test_what_a_zone_is_called_cannot_break_out_of_the_page(): void
     {
         $html = (new PageRenderer())->render([$this->home('</script><script>alert(1)</script>')])[0];
