@@ -1,10 +1,11 @@
-import { Button, Group, Modal, PasswordInput, TextInput } from '@mantine/core';
+import { Button, Group, Modal, TextInput } from '@mantine/core';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useQueryClient } from '@tanstack/react-query';
 import { logIn, logInWithCode } from '../access/session';
 import { whenLoggedOut } from '../api/again';
 import type { Schema } from '../api/client';
 import { Problem } from '../ui/Problem';
+import { CurrentPasswordField } from '../ui/Credentials';
 import { say } from '../words/words';
 
 /** Asks for the password when the log-in ran out, over whatever is being done; that stays as it is, and continues afterward. */
@@ -58,14 +59,7 @@ export function LogInAgain({ user }: { user: NonNullable<Schema['Session']['user
                 }}
             >
                 <p>{say('login.again-why', { email: user.email })}</p>
-                <PasswordInput
-                    label={say('login.password')}
-                    autoComplete="current-password"
-                    required
-                    data-autofocus
-                    value={password}
-                    onChange={(event) => setPassword(event.currentTarget.value)}
-                />
+                <CurrentPasswordField value={password} onChange={setPassword} />
                 {code !== null && (
                     <TextInput
                         mt="xs"

@@ -1,5 +1,5 @@
-import { TextInput } from '@mantine/core';
 import { useState } from 'react';
+import { LoginAddressField } from '../../ui/Credentials';
 import { say } from '../../words/words';
 import { BackToLogin, Fields, Page } from './Frame';
 import { usePasswordLink } from './queries';
@@ -15,15 +15,7 @@ export function ForgotPassword() {
                 <p role="status">{say('login.link-sent', { email })}</p>
             ) : (
                 <Fields name={heading} act={say('login.send-link')} sent={ask} onSubmit={() => ask.mutate(email)}>
-                    <TextInput
-                        label={say('login.e-mail-address')}
-                        type="email"
-                        autoComplete="username"
-                        required
-                        autoFocus
-                        value={email}
-                        onChange={(event) => setEmail(event.currentTarget.value)}
-                    />
+                    <LoginAddressField value={email} onChange={setEmail} />
                 </Fields>
             )}
             <BackToLogin />

@@ -1,8 +1,9 @@
-import { PasswordInput, TextInput } from '@mantine/core';
+import { TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import type { Schema } from '../../api/client';
 import { Problem } from '../../ui/Problem';
+import { CurrentPasswordField, NewPasswordField } from '../../ui/Credentials';
 import { say } from '../../words/words';
 import { Fields, Page } from './Frame';
 import { useInvited, useJoin } from './queries';
@@ -46,14 +47,11 @@ function JoinForm({ secret, invited }: { secret: string; invited: Schema['Invite
                 )}
                 {/* For password managers: what the password belongs to. */}
                 <TextInput label={say('login.e-mail-address')} autoComplete="username" readOnly value={invited.email} />
-                <PasswordInput
-                    label={say('login.password')}
-                    description={invited.has_account ? undefined : say('account.password-help')}
-                    autoComplete={invited.has_account ? 'current-password' : 'new-password'}
-                    required
-                    value={password}
-                    onChange={(event) => setPassword(event.currentTarget.value)}
-                />
+                {invited.has_account ? (
+                    <CurrentPasswordField value={password} onChange={setPassword} />
+                ) : (
+                    <NewPasswordField label={say('login.password')} value={password} onChange={setPassword} />
+                )}
             </Fields>
         </>
     );

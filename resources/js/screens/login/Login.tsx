@@ -1,5 +1,6 @@
+import { CurrentPasswordField, LoginAddressField } from '../../ui/Credentials';
 import { say } from '../../words/words';
-import { PasswordInput, TextInput } from '@mantine/core';
+import { TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { useLogIn, useLogInWithCode } from './queries';
@@ -41,22 +42,8 @@ function Password({ onEntered }: { onEntered: (waits: boolean) => void }) {
             onSubmit={() => logIn.mutate({ email, password }, { onSuccess: onEntered })}
             after={<Link to="/desk/forgot-password">{say('login.forgot')}</Link>}
         >
-            <TextInput
-                label={say('login.e-mail-address')}
-                type="email"
-                autoComplete="username"
-                required
-                autoFocus
-                value={email}
-                onChange={(e) => setEmail(e.currentTarget.value)}
-            />
-            <PasswordInput
-                label={say('login.password')}
-                autoComplete="current-password"
-                required
-                value={password}
-                onChange={(e) => setPassword(e.currentTarget.value)}
-            />
+            <LoginAddressField value={email} onChange={setEmail} />
+            <CurrentPasswordField value={password} onChange={setPassword} />
         </Fields>
     );
 }

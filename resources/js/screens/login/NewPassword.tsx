@@ -1,6 +1,6 @@
-import { PasswordInput } from '@mantine/core';
 import { useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
+import { NewPasswordField } from '../../ui/Credentials';
 import { say } from '../../words/words';
 import { BackToLogin, Fields, Page } from './Frame';
 import { useNewPassword } from './queries';
@@ -23,14 +23,7 @@ export function NewPassword() {
                     sent={save}
                     onSubmit={() => save.mutate({ email: params.get('email') ?? '', token: secret, password })}
                 >
-                    <PasswordInput
-                        label={say('account.new-password')}
-                        description={say('account.password-help')}
-                        autoComplete="new-password"
-                        required
-                        value={password}
-                        onChange={(event) => setPassword(event.currentTarget.value)}
-                    />
+                    <NewPasswordField value={password} onChange={setPassword} />
                 </Fields>
             )}
             <BackToLogin />

@@ -1,8 +1,9 @@
-import { Button, PasswordInput, TextInput } from '@mantine/core';
+import { Button, TextInput } from '@mantine/core';
 import { useState, type ReactNode } from 'react';
 import { dateInWords } from '../../time/days';
 import { Action } from '../../ui/Action';
 import { Problem } from '../../ui/Problem';
+import { CurrentPasswordField, NewPasswordField } from '../../ui/Credentials';
 import { say } from '../../words/words';
 import { useAccount, useAskForAddress, useEndLogin, useSaveName, useSavePassword, type AccountData } from './queries';
 import { SecondFactor } from './SecondFactor';
@@ -89,19 +90,6 @@ function Name({ account }: { account: AccountData }) {
     );
 }
 
-function CurrentPassword({ value, onChange }: { value: string; onChange: (value: string) => void }) {
-    return (
-        <PasswordInput
-            mt="xs"
-            label={say('account.current-password')}
-            autoComplete="current-password"
-            required
-            value={value}
-            onChange={(event) => onChange(event.currentTarget.value)}
-        />
-    );
-}
-
 function Address({ account }: { account: AccountData }) {
     const [email, setEmail] = useState('');
     const [password, setPassword] = useState('');
@@ -136,7 +124,12 @@ function Address({ account }: { account: AccountData }) {
                 value={email}
                 onChange={(event) => setEmail(event.currentTarget.value)}
             />
-            <CurrentPassword value={password} onChange={setPassword} />
+            <CurrentPasswordField
+                mt="xs"
+                label={say('account.current-password')}
+                value={password}
+                onChange={setPassword}
+            />
         </Part>
     );
 }
@@ -163,15 +156,13 @@ function Password() {
                 )
             }
         >
-            <PasswordInput
-                label={say('account.new-password')}
-                description={say('account.password-help')}
-                autoComplete="new-password"
-                required
-                value={password}
-                onChange={(event) => setPassword(event.currentTarget.value)}
+            <NewPasswordField value={password} onChange={setPassword} />
+            <CurrentPasswordField
+                mt="xs"
+                label={say('account.current-password')}
+                value={current}
+                onChange={setCurrent}
             />
-            <CurrentPassword value={current} onChange={setCurrent} />
             {save.isSuccess && <p role="status">{say('account.password-saved')}</p>}
         </Part>
     );

@@ -1,7 +1,8 @@
-import { Button, PasswordInput, TextInput } from '@mantine/core';
+import { Button, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { SquareCode } from '../../charts/SquareCode';
 import { Problem } from '../../ui/Problem';
+import { CurrentPasswordField } from '../../ui/Credentials';
 import { say } from '../../words/words';
 import { useBeginSecondFactor, useConfirmSecondFactor, useEndSecondFactor, type AccountData } from './queries';
 
@@ -106,13 +107,7 @@ function TurnOff() {
                 end.mutate(password);
             }}
         >
-            <PasswordInput
-                label={say('account.current-password')}
-                autoComplete="current-password"
-                required
-                value={password}
-                onChange={(event) => setPassword(event.currentTarget.value)}
-            />
+            <CurrentPasswordField label={say('account.current-password')} value={password} onChange={setPassword} />
             <Problem error={end.error} />
             <Button type="submit" mt="sm" variant="default" loading={end.isPending}>
                 {say('account.turn-off')}
