@@ -66,10 +66,14 @@ class DeskTest extends BrowserTestCase
     /** @return list<string> texts on a screen, with everything opened, that match the pattern */
     private function read(string $pattern): array
     {
-        $this->browser->driver->executeScript('document.querySelectorAll("details").forEach((d) => (d.open = true))');
+        // What a screen draws a moment later is opened too.
         $this->browser->until(
             fn (): bool => $this->browser->driver->executeScript(
-                'return document.querySelector("details.behind:not(:has(table))") === null',
+                <<<'JS'
+                document.querySelectorAll('details').forEach((details) => (details.open = true));
+                return document.querySelector('details.behind:not(:has(table))') === null;
+                JS
+                ,
             ),
             'A table was not filled.',
         );
