@@ -19,6 +19,9 @@ final class PageRenderer
 
     private const AT_ONCE = 2;
 
+    /** Pages that are made at a time, by all processes. */
+    public const AT_A_TIME = self::SHARE * self::AT_ONCE;
+
     private const SECONDS = 300;
 
     private ?string $program = null;

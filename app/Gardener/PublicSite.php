@@ -38,9 +38,6 @@ use Illuminate\Support\Facades\Storage;
  */
 final class PublicSite
 {
-    /** Pages rendered at a time: few enough to report progress often, and as many as the renderer makes at once. */
-    private const CHUNK = 300;
-
     /** Placeholder in a page for its address, until it is kept under each address it has. */
     private const BASE = '/~base~';
 
@@ -100,7 +97,7 @@ final class PublicSite
             }
         }
         $done = 0;
-        foreach (array_chunk($pages, self::CHUNK, true) as $chunk) {
+        foreach (array_chunk($pages, PageRenderer::AT_A_TIME, true) as $chunk) {
             [$made, $failures] = $this->renderer->attempt($chunk);
             $failed += $failures;
             foreach ($made as $path => $html) {

@@ -183,6 +183,19 @@ export const CROP_SHEET: Schema['CropSheet'] = {
     routes: [],
 };
 
+/** Nothing is sown yet. */
+export const TRIAL: Schema['Trial'] = {
+    id: 4,
+    crop: 'radish',
+    name: 'Radish',
+    route: 'direct',
+    question: 'Is early worth it?',
+    author: 'Wren',
+    closed: null,
+    plots: [],
+    verdict: { measured_in: 'kilograms', by_metre: true, open: 0, one_seasons_word: true, waves: [] },
+};
+
 export const STATION: Schema['Station'] = {
     id: 4,
     name: 'Upper mast',

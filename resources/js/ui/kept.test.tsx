@@ -1,11 +1,10 @@
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { beforeEach, describe, expect, it } from 'vitest';
-import type { Schema } from '../api/client';
 import { IndicatorPlants } from '../screens/indicator-plants/IndicatorPlants';
 import { BedForm } from '../screens/ground/BedForm';
 import { OfficeSettings } from '../screens/office/OfficeSettings';
 import { PlanTrial } from '../screens/trials/PlanTrial';
-import { EDUCATOR, fakeServer, LOG_BOOK, OFFICE, Refused, show } from '../testing';
+import { EDUCATOR, fakeServer, LOG_BOOK, OFFICE, Refused, show, TRIAL } from '../testing';
 
 const BOOK = {
     ...LOG_BOOK,
@@ -21,18 +20,6 @@ const reads = {
 };
 
 const span = { from: '2026-01-01', to: '2026-12-31' };
-
-const TRIAL: Schema['Trial'] = {
-    id: 4,
-    crop: 'radish',
-    name: 'Radish',
-    route: 'direct',
-    question: 'Is early worth it?',
-    author: 'Wren',
-    closed: null,
-    plots: [],
-    verdict: { measured_in: 'kilograms', by_metre: true, open: 0, one_seasons_word: true, waves: [] },
-};
 
 /** Each form: how it is shown, a field of it, what is typed there, the button that saves it, and a server that answers to that. */
 const FORMS: {

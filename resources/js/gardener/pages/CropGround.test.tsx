@@ -3,25 +3,14 @@ import { afterEach, describe, expect, it } from 'vitest';
 import { readAs } from '../../words/words';
 import { seedNeed } from '../seedNeed';
 import { reckonSeed } from '../seedTable';
-import { ROUTE } from '../../testing';
+import { CROP_SHEET, ROUTE } from '../../testing';
 import { RoomAndStems, SeedTable, SowAgain, SowAgainInWords } from './CropGround';
 import type { CropProps, Route } from './props';
 import { ReadingHere } from './reading';
 
 const radish: CropProps['crop'] = {
-    slug: 'radish',
-    name: 'Radish',
-    latin: 'Raphanus sativus',
-    family: 'Brassicaceae',
-    kind: 'cool',
-    start: 'seed',
+    ...CROP_SHEET,
     depth_cm: 1.5,
-    spacing_cm: 5,
-    row_cm: 20,
-    notes: null,
-    cautions: [],
-    school: 'replay',
-    routes: [],
     per_square_foot: 16,
     seed: { per_station: 1, thinned_to: 1, germination: 0.8, per_gram: 90 },
     cut: null,

@@ -3,6 +3,7 @@ import { renderToString } from 'react-dom/server';
 import { afterEach, describe, expect, it } from 'vitest';
 import { alsoIn, readAs } from '../../words/words';
 import { filterCrops } from '../filter';
+import { CROP_SHEET } from '../../testing';
 import { GardenerPage } from './GardenerPage';
 import type { CalendarCrop, Common, PageData, Task } from './props';
 import { ReadingHere } from './reading';
@@ -171,18 +172,8 @@ describe('gardener’s pages', () => {
             ...common,
             ruler: calendar.props.ruler,
             crop: {
-                slug: 'radish',
-                name: 'Radish',
-                latin: 'Raphanus sativus',
-                family: 'Brassicaceae',
-                kind: 'cool',
-                start: 'seed',
+                ...CROP_SHEET,
                 depth_cm: 1.5,
-                spacing_cm: 5,
-                row_cm: 20,
-                notes: null,
-                cautions: [],
-                school: 'replay',
                 routes: [{ ...route('direct', 'sow-outdoors'), reasons: [], derivation: [], ...change }],
             },
         },

@@ -1,6 +1,6 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { EDUCATOR, fakeServer, LOG_BOOK, Refused, show, type AnswerTo } from '../../testing';
+import { EDUCATOR, fakeServer, LOG_BOOK, Refused, show, type AnswerTo, TRIAL as SAMPLE } from '../../testing';
 import { readIn } from '../../words/words';
 import type { LocalDays, Plan, Trial } from './queries';
 import { Trials } from './Trials';
@@ -8,14 +8,7 @@ import { Trials } from './Trials';
 const base = '/api/zones/bench';
 
 const TRIAL: Trial = {
-    id: 4,
-    crop: 'radish',
-    name: 'Radish',
-    route: 'direct',
-    question: 'Is early worth it?',
-    author: 'Wren',
-    closed: null,
-    plots: [],
+    ...SAMPLE,
     verdict: {
         measured_in: 'kilograms',
         by_metre: true,
