@@ -11,6 +11,7 @@ use App\Editions\EditionWithdrawn;
 use App\Gardener\RenderAdvisories;
 use App\Gardener\RenderFrozenEdition;
 use App\Gardener\RenderHome;
+use App\Gardener\RenderingProcess;
 use App\Gardener\RenderSeasons;
 use App\Gardener\RenderWithdrawal;
 use App\Languages\TranslationsChanged;
@@ -38,6 +39,7 @@ use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
+use Illuminate\Queue\Events\Looping;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Mail;
@@ -119,6 +121,8 @@ class AppServiceProvider extends ServiceProvider
         foreach (self::LISTENERS as $event => $listener) {
             Event::listen($event, $listener);
         }
+        // A worker that has nothing to render, or not yet, keeps no process that could.
+        Event::listen(Looping::class, RenderingProcess::closeAll(...));
         // Links use this service's own address, not the one in a request.
         URL::forceRootUrl((string) config('app.url'));
         self::limits();

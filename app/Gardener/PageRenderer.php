@@ -4,25 +4,20 @@ declare(strict_types=1);
 
 namespace App\Gardener;
 
-use Illuminate\Contracts\Process\ProcessResult;
+use Generator;
 use Illuminate\Http\Response;
-use Illuminate\Process\Pool;
-use Illuminate\Support\Facades\Process;
 use Illuminate\Support\Facades\Vite;
 use RuntimeException;
 
 /** Renders public pages to HTML with Node, from the React components in resources/js/gardener. */
 final class PageRenderer
 {
-    /** Pages that one process makes: so many that its start, as long as thirty pages take, hardly counts. */
-    private const SHARE = 150;
+    /** Pages that a process is given at a time. */
+    private const SHARE = 50;
 
     private const AT_ONCE = 2;
 
-    /** Pages that are made at a time, by all processes. */
-    public const AT_A_TIME = self::SHARE * self::AT_ONCE;
-
-    private const SECONDS = 300;
+    private const PAUSE_MICROSECONDS = 500;
 
     private ?string $program = null;
 
@@ -36,35 +31,31 @@ final class PageRenderer
      */
     public function render(array $pages): array
     {
-        [$html, $failed] = $this->attempt($pages);
-        if ($failed !== []) {
-            throw new RuntimeException('A page could not be made: '.array_values($failed)[0]);
+        $html = array_fill_keys(array_keys($pages), '');
+        foreach ($this->each($pages) as $key => $page) {
+            $html[$key] = is_string($page) ? $page : throw new RuntimeException("A page could not be made: {$page->reason}");
         }
 
         return $html;
     }
 
     /**
-     * The same, where a page that cannot be made does not keep others from being made.
+     * The same one by one, where a page that cannot be made does not keep others from being made. The next ones are being made while the
+     * caller does something with those it has.
      *
      * @template K of array-key
      *
      * @param  array<K, Page>  $pages
-     * @return array{array<K, string>, array<K, string>} complete HTML documents; and why the missing ones could not be made
+     * @return Generator<K, string|CannotBeMade> complete HTML documents, or why there is none, in the order in which they are made
      */
-    public function attempt(array $pages): array
+    public function each(array $pages): Generator
     {
-        $html = $failed = [];
         $shell = ['styles' => self::styles(), 'fonts' => self::fonts()];
-        foreach ($this->run($pages) as $key => $made) {
-            if (is_string($made)) {
-                $html[$key] = view('gardener', ['page' => $pages[$key], 'html' => $made] + $shell)->render();
-            } else {
-                $failed[$key] = mb_substr($made['error'], 0, 300);
-            }
+        foreach ($this->made($pages) as $key => $made) {
+            yield $key => is_string($made)
+                ? view('gardener', ['page' => $pages[$key], 'html' => $made] + $shell)->render()
+                : new CannotBeMade(mb_substr($made['error'], 0, 300));
         }
-
-        return [$html, $failed];
     }
 
     /**
@@ -101,33 +92,39 @@ final class PageRenderer
      * @template K of array-key
      *
      * @param  array<K, Page>  $pages
-     * @return array<K, string|array{error: string}> what the body of each contains, or why there is nothing, in the order in which they
-     *   were made
+     * @return Generator<K, string|array{error: string}> what the body of each contains, or why there is nothing, in the order in which they
+     *   are made
      */
-    private function run(array $pages): array
+    private function made(array $pages): Generator
     {
         if ($pages !== [] && ! is_file(self::path())) {
             throw new RuntimeException('The public pages are not built. Run: npm run build');
         }
-        $made = [];
-        foreach (array_chunk(array_chunk($pages, self::SHARE, true), self::AT_ONCE) as $shares) {
-            $asked = array_map(self::asked(...), $shares);
-            $processes = Process::pool(static function (Pool $pool) use ($asked): void {
-                foreach ($asked as [$text]) {
-                    $pool->timeout(self::SECONDS)->input($text)->command([(string) config('anthesis.node'), self::path()]);
+        $shares = array_chunk($pages, self::SHARE, true);
+        $asked = $processes = [];
+        try {
+            do {
+                for ($number = 0; $number < self::AT_ONCE; $number++) {
+                    $answer = isset($asked[$number]) ? $processes[$number]->answer() : null;
+                    $answered = $answer === null ? [] : self::answered($answer, $asked[$number]);
+                    if ($answer !== null) {
+                        unset($asked[$number]);
+                    }
+                    if (! isset($asked[$number]) && $shares !== []) {
+                        [$request, $asked[$number]] = self::asked(array_shift($shares));
+                        $processes[$number] = RenderingProcess::open($number, [(string) config('anthesis.node'), self::path()]);
+                        $processes[$number]->ask($request);
+                    }
+                    yield from $answered;
                 }
-            })->start();
-            // All of them are read from and written to in turn. Waiting for one would let the others stand still.
-            while (($running = $processes->running())->isNotEmpty()) {
-                $running->each->ensureNotTimedOut();
-                usleep(2000);
-            }
-            foreach ($processes->wait()->collect()->values() as $i => $result) {
-                $made += self::answered($result, $asked[$i][1]);
+                usleep(self::PAUSE_MICROSECONDS);
+            } while ($asked !== []);
+        } finally {
+            // One that still owes an answer would give it to the next question.
+            if ($asked !== []) {
+                RenderingProcess::closeAll();
             }
         }
-
-        return $made;
     }
 
     /**
@@ -161,12 +158,9 @@ final class PageRenderer
      * @param  list<K>  $keys  of the pages it was given
      * @return array<K, string|array{error: string}>
      */
-    private static function answered(ProcessResult $result, array $keys): array
+    private static function answered(string $answer, array $keys): array
     {
-        if ($result->failed()) {
-            throw new RuntimeException('The public pages could not be rendered: '.trim($result->errorOutput()));
-        }
-        $html = json_decode($result->output(), true, 8, JSON_THROW_ON_ERROR);
+        $html = json_decode($answer, true, 8, JSON_THROW_ON_ERROR);
 
         return is_array($html) && count($html) === count($keys)
             ? array_combine($keys, $html)

@@ -46,6 +46,9 @@ final class PublicSite
     /** Files with words in them, one per reading. */
     public const TOLD = ['ics', 'csv'];
 
+    /** Progress is reported each time so many pages are made. */
+    private const TOLD_EVERY = 50;
+
     public function __construct(private readonly EditionPages $pages, private readonly PageRenderer $renderer)
     {
     }
@@ -97,10 +100,10 @@ final class PublicSite
             }
         }
         $done = 0;
-        foreach (array_chunk($pages, PageRenderer::AT_A_TIME, true) as $chunk) {
-            [$made, $failures] = $this->renderer->attempt($chunk);
-            $failed += $failures;
-            foreach ($made as $path => $html) {
+        foreach ($this->renderer->each($pages) as $path => $html) {
+            if ($html instanceof CannotBeMade) {
+                $failed[$path] = $html->reason;
+            } else {
                 foreach (self::sets($pages[$path]->reading, $edition) as $set => $number) {
                     $file = self::file($set, "{$path}/index.html");
                     $files[$file] = self::keep(
@@ -109,8 +112,9 @@ final class PublicSite
                     );
                 }
             }
-            $done += count($chunk);
-            $progress?->__invoke($done, count($pages));
+            if (++$done % self::TOLD_EVERY === 0 || $done === count($pages)) {
+                $progress?->__invoke($done, count($pages));
+            }
         }
 
         return [$files, $failed];

@@ -6,7 +6,9 @@ namespace Tests\Feature;
 
 use App\Gardener\Page;
 use App\Gardener\PageRenderer;
-use Illuminate\Support\Facades\Process;
+use App\Gardener\RenderingProcess;
+use Illuminate\Queue\Events\Looping;
+use Illuminate\Support\Facades\Event;
 use RuntimeException;
 use Tests\TestCase;
 
@@ -69,12 +71,50 @@ final class PageRendererTest extends TestCase
         self::assertStringNotContainsString('<script>alert', $html);
     }
 
-    public function test_a_renderer_that_fails_says_so(): void
+    public function test_a_renderer_that_fails_says_so_and_the_next_one_is_a_new_one(): void
     {
-        Process::fake(['*' => Process::result(errorOutput: 'no such component', exitCode: 1)]);
-        $this->expectException(RuntimeException::class);
-        $this->expectExceptionMessage('could not be rendered: no such component');
+        RenderingProcess::closeAll();
+        $failing = (string) tempnam(sys_get_temp_dir(), 'renderer');
+        file_put_contents($failing, "#!/bin/sh\necho no such component >&2\nexit 1\n");
+        chmod($failing, 0700);
+        $node = config('anthesis.node');
+        config(['anthesis.node' => $failing]);
+        try {
+            (new PageRenderer())->render([$this->home('North')]);
+            self::fail('nothing was said');
+        } catch (RuntimeException $why) {
+            self::assertSame('The public pages could not be rendered: no such component', $why->getMessage());
+        } finally {
+            unlink($failing);
+            config(['anthesis.node' => $node]);
+        }
+        self::assertStringContainsString('North', (new PageRenderer())->render([$this->home('North')])[0]);
+    }
+
+    public function test_pages_nobody_waited_for_are_not_taken_for_the_next_ones(): void
+    {
+        foreach ((new PageRenderer())->each(array_fill(0, 200, $this->home('North'))) as $html) {
+            self::assertIsString($html);
+            break;
+        }
+        self::assertStringContainsString('South', (new PageRenderer())->render([$this->home('South')])[0]);
+    }
+
+    public function test_one_process_makes_pages_of_several_requests_until_it_is_closed(): void
+    {
+        $running = static fn (): array => array_filter(
+            explode("\n", (string) shell_exec('ps -o pid=,args= --ppid '.getmypid())),
+            static fn (string $line): bool => str_contains($line, 'bootstrap/ssr/server.js'),
+        );
+        RenderingProcess::closeAll();
+        self::assertSame([], $running());
         (new PageRenderer())->render([$this->home('North')]);
+        $first = $running();
+        self::assertCount(1, $first);
+        (new PageRenderer())->render([$this->home("A line\u{2028}in a name\nand another")]);
+        self::assertSame($first, $running());
+        Event::dispatch(new Looping('database', 'default'));
+        self::assertSame([], $running(), 'a worker without a job keeps none');
     }
 
     public function test_other_components_are_another_program(): void

@@ -33,14 +33,26 @@ function made(
     }
 }
 
-// Reads pages as JSON from standard input, grouped by reading, and writes a JSON list of the results to standard output.
-const chunks: Buffer[] = [];
-process.stdin.on('data', (chunk: Buffer) => chunks.push(chunk));
-process.stdin.on('end', () => {
-    const { parts } = JSON.parse(Buffer.concat(chunks).toString('utf8')) as Asked;
+function answer(asked: string): string {
+    const { parts } = JSON.parse(asked) as Asked;
     const all = parts.flatMap(({ reading, readings, pages }) => {
         readAs(reading);
         return pages.map((data) => made(reading, readings, data));
     });
-    process.stdout.write(JSON.stringify(all));
+    return JSON.stringify(all);
+}
+
+// Each line of standard input is JSON: pages, grouped by reading. It is answered by a line of standard output, a JSON list of the results.
+// Lines are told apart by their bytes, because what people write may contain other separators that Node takes for the end of a line.
+const LINE_FEED = 0x0a;
+let line: Buffer[] = [];
+process.stdin.on('data', (chunk: Buffer) => {
+    let from = 0;
+    for (let end = chunk.indexOf(LINE_FEED); end >= 0; end = chunk.indexOf(LINE_FEED, from)) {
+        line.push(chunk.subarray(from, end));
+        process.stdout.write(`${answer(Buffer.concat(line).toString('utf8'))}\n`);
+        line = [];
+        from = end + 1;
+    }
+    line.push(chunk.subarray(from));
 });
