@@ -20,6 +20,7 @@ use Anthesis\Replay\Run;
 use Anthesis\Soil\Site;
 use Anthesis\Tables\CropCsv;
 use Anthesis\Tests\Fixtures;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase;
 
 final class SpareSeedlingsTest extends TestCase
@@ -42,6 +43,7 @@ final class SpareSeedlingsTest extends TestCase
         return Replay::ofPlace(self::place())->runs($crop, $route)->all($day->number);
     }
 
+    #[Group('slow')]
     public function test_they_are_raised_beside_a_sowing_that_often_fails(): void
     {
         $kale = self::crop('kale');

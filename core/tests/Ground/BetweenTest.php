@@ -18,6 +18,7 @@ use Anthesis\Ground\StandingKind;
 use Anthesis\Record\Day;
 use Anthesis\Tables\CropCsv;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase;
 
 /** Two crops on the same meters: pairs worked by hand, and beds filled at random. */
@@ -287,6 +288,7 @@ final class BetweenTest extends TestCase
         self::assertSame(2.0, Between::room($whole, $first, Day::fromIso('2026-07-01')));
     }
 
+    #[Group('slow')]
     public function test_beds_filled_at_random_never_hold_two_where_the_ground_is_full(): void
     {
         mt_srand(7);

@@ -8,11 +8,13 @@ use Anthesis\Climate\RecordYears;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase;
 
 /** However long a record is, computing from it takes a bounded amount of memory. */
 final class MemoryTest extends TestCase
 {
+    #[Group('slow')]
     public function test_three_hundred_years_are_computed_within_128_mib(): void
     {
         exec(

@@ -13,6 +13,7 @@ use Anthesis\Replay\Replay;
 use Anthesis\Soil\Site;
 use Anthesis\Tables\CropCsv;
 use Anthesis\Tests\Fixtures;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
@@ -35,6 +36,7 @@ final class PlainReplayTest extends TestCase
         );
     }
 
+    #[Group('slow')]
     #[TestWith(['north', 'open ground', LightSchool::Radiation])]
     #[TestWith(['north', 'cold frame', LightSchool::TenHour])]
     #[TestWith(['south', 'cold pocket', LightSchool::None])]

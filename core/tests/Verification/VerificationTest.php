@@ -17,6 +17,7 @@ use Anthesis\Tests\Fixtures;
 use Anthesis\Verification\SeasonPromises;
 use Anthesis\Verification\WindowPromises;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase;
 
 /** Promises held against what came, as an independent program did, and on runs that are easy to judge. */
@@ -37,6 +38,7 @@ final class VerificationTest extends TestCase
         return $value === null ? null : round($value, 4);
     }
 
+    #[Group('slow')]
     #[DataProvider('cases')]
     public function test_promises_are_kept_as_the_reference_says(string $station, int $i): void
     {
