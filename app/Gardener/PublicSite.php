@@ -12,6 +12,7 @@ use Anthesis\Publishing\EditionICalendar;
 use Anthesis\Publishing\FeedChoice;
 use Anthesis\Record\Day;
 use App\Editions\Edition;
+use App\Operations\NamedLock;
 use App\Operations\OfficeInUse;
 use App\Operations\Seal;
 use App\Operations\Today;
@@ -20,6 +21,7 @@ use Closure;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Storage;
+use RuntimeException;
 
 /**
  * The public pages as files that the web server finds on its own, each with its gzipped copy beside it:
@@ -48,6 +50,8 @@ final class PublicSite
 
     /** Progress is reported each time so many pages are made. */
     private const TOLD_EVERY = 50;
+
+    private const HOME_WAIT_S = 60;
 
     public function __construct(private readonly EditionPages $pages, private readonly PageRenderer $renderer)
     {
@@ -240,10 +244,21 @@ final class PublicSite
         $this->home();
     }
 
-    /** The page on which gardeners find their zone, and the list of addresses for search engines. */
+    /**
+     * The page on which gardeners find their zone, and the list of addresses for search engines.
+     *
+     * @throws RuntimeException if another worker is making them and does not finish
+     */
     public function home(): void
     {
-        OfficeInUse::everywhere(fn () => $this->makeHome(self::zones()));
+        // One worker at a time: one that read the zones earlier must not write later.
+        $lock = NamedLock::take('home', self::HOME_WAIT_S) ??
+            throw new RuntimeException('Another worker is still making the page of zones. Try again.');
+        try {
+            OfficeInUse::everywhere(fn () => $this->makeHome(self::zones()));
+        } finally {
+            $lock->release();
+        }
     }
 
     /** @param  Collection<int, Zone>  $zones */

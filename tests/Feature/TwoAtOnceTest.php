@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Editions\Edition;
 use App\Editions\Publication;
+use App\Gardener\PublicSite;
 use App\Operations\Clash;
 use App\Operations\NamedLock;
 use App\People\Role;
@@ -18,6 +19,7 @@ use App\Zones\Computation;
 use App\Zones\ComputationState;
 use App\Zones\QueueComputation;
 use App\Zones\Zone;
+use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Event;
@@ -91,6 +93,22 @@ final class TwoAtOnceTest extends TestCase
         $c = config('database.connections.mariadb');
 
         return new PDO("mysql:host={$c['host']};port={$c['port']};dbname={$c['database']}", $c['username'], $c['password']);
+    }
+
+    public function test_the_page_of_zones_is_made_by_one_worker_at_a_time(): void
+    {
+        $other = $this->anotherConnection();
+        $take = 'SELECT GET_LOCK('.$other->quote(DB::getDatabaseName().'-home').', 0)';
+        $got = [];
+        DB::listen(static function (QueryExecuted $query) use ($other, $take, &$got): void {
+            if (str_contains($query->sql, 'from `zones`')) {
+                $got[] = (int) $other->query($take)->fetchColumn();
+            }
+        });
+        app(PublicSite::class)->home();
+        self::assertNotSame([], $got);
+        self::assertSame([0], array_values(array_unique($got)), 'while it reads the zones, nobody else may begin');
+        self::assertSame(1, (int) $other->query($take)->fetchColumn());
     }
 
     public function test_whoever_cannot_have_the_lock_is_told_to_try_again(): void
