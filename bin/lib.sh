@@ -122,7 +122,19 @@ ensure_dependencies() {
     [ -d vendor ] || rm -f storage/stamps/composer
     [ -d node_modules ] || rm -f storage/stamps/npm
     [ -f public/build/manifest.json ] && [ -f public/worker.js ] && [ -f bootstrap/ssr/server.js ] && [ -f resources/js/api/schema.ts ] || rm -f storage/stamps/build
-    stamped composer "$(sha256sum <<<"$(cat composer.json composer.versions)")" install_php || fail 'Composer could not install the PHP packages; its message is above. If a version is no longer available, bin/pin-packages takes newer ones.'
+    # The front end is installed and built while Composer installs the PHP packages.
+    local front
+    ensure_front_end &
+    front=$!
+    stamped composer "$(sha256sum <<<"$(cat composer.json composer.versions)")" install_php || {
+        kill "$front" 2>/dev/null || true
+        fail 'Composer could not install the PHP packages; its message is above. If a version is no longer available, bin/pin-packages takes newer ones.'
+    }
+    # It has said why.
+    wait "$front" || exit 1
+}
+
+ensure_front_end() {
     stamped npm "$(sha256sum <package-lock.json)" install_node || fail 'npm could not install the front-end packages. Look at storage/logs/npm.log.'
     stamped build "$(find resources lang docs/openapi.yaml vite.config.ts vite.worker.config.ts package-lock.json tsconfig.json -type f ! -path resources/js/api/schema.ts -print0 | sort -z | xargs -0 sha256sum | sha256sum)" \
         build_front_end || fail 'The front end could not be built. Look at storage/logs/build.log.'
