@@ -376,3 +376,14 @@ stop_serving() {
     done
     SERVED=()
 }
+
+fill_database() { # with the demonstration, if it is one; two workers do what that queues
+    local status=0 i
+    for i in 1 2; do
+        php "${JIT[@]}" artisan queue:work --queue=default,sites --sleep=0.2 --memory=1024 --quiet &
+        SERVED+=($!)
+    done
+    php "${JIT[@]}" artisan db:seed --force --quiet || status=$?
+    stop_serving
+    return "$status"
+}

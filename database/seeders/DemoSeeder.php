@@ -30,18 +30,23 @@ use App\Soil\KeepReading;
 use App\Soil\SaveSpot;
 use App\Stations\KeepStationFile;
 use App\Windows\ChooseSchool;
+use App\Zones\Computation;
 use App\Zones\ComputationState;
 use App\Zones\SaveBoundaries;
 use App\Zones\SaveZone;
 use App\Zones\Zone;
+use Closure;
 use Illuminate\Database\Seeder;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Str;
 use RuntimeException;
 
 /**
  * The invented Kestrel Basin Extension and two partner districts: people, zones, simulated records, one edition each. Everything is done
  * the way a person would do it: with the same actions and files.
+ *
+ * @phpstan-type DemoZone array{array{name: string, district: string, latitude: float, longitude: float, height_m: int, time_zone: string, settlements: list<array{name: string, postcode: string}>}, string}
  */
 class DemoSeeder extends Seeder
 {
@@ -115,6 +120,9 @@ class DemoSeeder extends Seeder
 
     private const MEASURED_AGO = [13, 10, 7, 4, 1];
 
+    /** How long a worker may take for anything. */
+    private const WAIT_S = 900;
+
     /** crop => [name, days to maturity, counted from, tags][]; all invented */
     private const VARIETIES = [
         'bush-bean' => [
@@ -130,9 +138,12 @@ class DemoSeeder extends Seeder
         'broccoli' => [['Upper Green', '52', 'transplant', ['quick']], ['Dunmarrow', '70', 'transplant', []]],
     ];
 
-    public function run(KeepStationFile $keep, SaveZone $save, PublishEdition $publish, ChooseSchool $choose): void
+    /**
+     * Workers compute and render what this queues, several zones at a time; it waits for them where it needs what they make. If
+     * QUEUE_CONNECTION is “sync”, it does all of it itself.
+     */
+    public function run(): void
     {
-        config(['queue.default' => 'sync']);
         $kestrel = Office::query()->firstOrFail();
         $saltbush = app(FoundOffice::class)->execute(self::PARTNERS_OFFICE['name']);
         foreach (self::PEOPLE as [$name, $email, $here, $there]) {
@@ -141,27 +152,17 @@ class DemoSeeder extends Seeder
                 $user->memberships()->create(['office_id' => $office, 'role' => $role]);
             }
         }
-        foreach (
-            [
-                [
-                    $kestrel,
-                    self::OFFICE,
-                    self::EDUCATOR,
-                    static fn (array $zone): bool => ! in_array($zone[0]['name'], self::PARTNERS_ZONES, true),
-                ],
-                [
-                    $saltbush,
-                    self::PARTNERS_OFFICE,
-                    self::PARTNER,
-                    static fn (array $zone): bool => in_array($zone[0]['name'], self::PARTNERS_ZONES, true),
-                ],
-            ] as [$office, $values, $email, $isIts]
-        ) {
-            OfficeInUse::within(
-                $office->id,
-                fn () => $this->sow($values, self::person($email), array_filter($this->zones(), $isIts), $keep, $save, $publish, $choose),
-            );
+        $offices = [[$kestrel, self::OFFICE, self::EDUCATOR], [$saltbush, self::PARTNERS_OFFICE, self::PARTNER]];
+        foreach ([$this->found(...), $this->publish(...), $this->live(...)] as $step) {
+            foreach ($offices as [$office, $values, $email]) {
+                $zones = array_filter(
+                    $this->zones(),
+                    static fn (array $zone): bool => in_array($zone[0]['name'], self::PARTNERS_ZONES, true) === ($office === $saltbush),
+                );
+                OfficeInUse::within($office->id, static fn () => $step($zones, self::person($email), $values));
+            }
         }
+        self::await('What is queued', static fn (): bool => Queue::size('default') + Queue::size('sites') === 0);
     }
 
     private static function person(string $email): User
@@ -169,30 +170,43 @@ class DemoSeeder extends Seeder
         return User::query()->where('email', $email)->firstOrFail();
     }
 
+    private static function named(string $zone): Zone
+    {
+        return Zone::query()->where('name', $zone)->firstOrFail();
+    }
+
     /**
+     * The office, its words and varieties, and its zones with their records.
+     *
+     * @param  array<int, DemoZone>  $zones
      * @param  array<string, string|bool>  $office
-     * @param  array<int, array{array{name: string, district: string, latitude: float, longitude: float, height_m: int, time_zone: string, settlements: list<array{name: string, postcode: string}>}, string}>  $zones
      */
-    private function sow(
-        array $office,
-        User $educator,
-        array $zones,
-        KeepStationFile $keep,
-        SaveZone $save,
-        PublishEdition $publish,
-        ChooseSchool $choose,
-    ): void {
+    private function found(array $zones, User $educator, array $office): void
+    {
         app(SaveOffice::class)->execute($office, 1, $educator);
         foreach (self::IN_SPANISH as $text => $translation) {
             app(SaveTranslation::class)->execute('es', $text, $translation, null, $educator);
         }
         $this->varieties();
-        foreach ($zones as [$values, $note]) {
-            $zone = $save->create($values, $educator);
+        foreach ($zones as [$values]) {
+            $zone = app(SaveZone::class)->create($values, $educator);
             $climate = SimulatedStations::climate($zone->slug) ?? throw new RuntimeException("{$zone->name} has no weather.");
-            $this->bringRecord($keep, $zone, $climate, $educator);
+            $this->bringRecord($zone, $climate, $educator);
+        }
+    }
+
+    /**
+     * Each zone's first edition.
+     *
+     * @param  array<int, DemoZone>  $zones
+     */
+    private function publish(array $zones, User $educator): void
+    {
+        foreach ($zones as [$values, $note]) {
+            $zone = self::named($values['name']);
+            self::await("The computation of {$zone->name}", static fn (): bool => self::isComputed($zone));
             if ($zone->slug === self::WITH_OWN_DATES) {
-                $choose->execute(
+                app(ChooseSchool::class)->execute(
                     $zone,
                     'pumpkin',
                     OwnDates::KEY,
@@ -205,7 +219,26 @@ class DemoSeeder extends Seeder
                     $educator,
                 );
             }
-            $publish->execute($zone->refresh(), $note, (string) Str::uuid(), $educator, answers: $this->answers($zone));
+            app(PublishEdition::class)->execute(
+                $zone->refresh(),
+                $note,
+                (string) Str::uuid(),
+                $educator,
+                answers: $this->answers($zone),
+            );
+        }
+    }
+
+    /**
+     * What people do and write once the calendars are published.
+     *
+     * @param  array<int, DemoZone>  $zones
+     */
+    private function live(array $zones, User $educator): void
+    {
+        foreach ($zones as [$values]) {
+            $zone = self::named($values['name']);
+            self::await("The calendar of {$zone->name}", static fn (): bool => $zone->refresh()->currentEdition !== null);
             if ($zone->slug === self::WITH_OWN_DATES) {
                 $this->measureSoil($zone);
                 app(DemoLog::class)->sow($zone, self::person(self::VOLUNTEER), $educator);
@@ -214,6 +247,30 @@ class DemoSeeder extends Seeder
         }
         $boundaries = self::boundaries(array_column(array_column($zones, 0), 'name'));
         app(SaveBoundaries::class)->execute($boundaries, (string) Str::uuid(), $educator);
+    }
+
+    /** @throws RuntimeException with the reason, if it failed */
+    private static function isComputed(Zone $zone): bool
+    {
+        $states = Computation::query()->where('zone_id', $zone->id)->orderBy('id')->get(['state', 'error']);
+        foreach ($states as $computation) {
+            if ($computation->state === ComputationState::Failed) {
+                throw new RuntimeException("{$zone->name}: {$computation->error}");
+            }
+        }
+
+        return $states->every(static fn (Computation $c): bool => $c->state === ComputationState::Done);
+    }
+
+    /** @param  Closure(): bool  $isDone */
+    private static function await(string $what, Closure $isDone): void
+    {
+        for ($until = microtime(true) + self::WAIT_S; ! $isDone(); usleep(100_000)) {
+            if (microtime(true) > $until) {
+                $work = 'php artisan queue:work --queue=default,sites';
+                throw new RuntimeException("{$what} is not done after ".self::WAIT_S." s. It needs a worker: {$work}");
+            }
+        }
     }
 
     /** What people have written: a comment to answer, an advisory, and the mail to a newsletter reader. */
@@ -295,15 +352,16 @@ class DemoSeeder extends Seeder
         }
     }
 
-    private function bringRecord(KeepStationFile $keep, Zone $zone, SimulatedClimate $climate, User $educator): void
+    private function bringRecord(Zone $zone, SimulatedClimate $climate, User $educator): void
     {
         $first = Day::of(SimulatedStations::FIRST_YEAR, 1, 1);
         $last = Today::day()->plus(-1);
-        $this->bring($keep, $zone, "{$zone->slug}-station.csv", (new SimulatedStation($climate))->file($first, $last), $educator);
+        $this->bring($zone, "{$zone->slug}-station.csv", (new SimulatedStation($climate))->file($first, $last), $educator);
         if ($zone->slug === self::WITH_NEIGHBOUR) {
+            self::await("The computation of {$zone->name}", static fn (): bool => self::isComputed($zone));
             // A valley station 190 m lower saw the same weather, and has the days the first one lost.
             $text = (new SimulatedStation($climate))->neighbour($first, $last, Day::of(2004, 1, 1), 0.9);
-            $this->bring($keep, $zone, 'packing-shed-station.csv', $text, $educator, [
+            $this->bring($zone, 'packing-shed-station.csv', $text, $educator, [
                 'name' => 'Packing Shed',
                 'height_m' => $zone->height_m - 190,
             ]);
@@ -311,23 +369,18 @@ class DemoSeeder extends Seeder
     }
 
     /** @param  array{name?: string, height_m?: int}  $new */
-    private function bring(KeepStationFile $keep, Zone $zone, string $name, string $text, User $educator, array $new = []): void
+    private function bring(Zone $zone, string $name, string $text, User $educator, array $new = []): void
     {
         $path = (string) tempnam(sys_get_temp_dir(), 'station');
         file_put_contents($path, $text);
         try {
-            $computation = $keep
-                ->execute($zone, null, new UploadedFile($path, $name, 'text/csv', null, true), [], $educator, $new)
-                ->refresh();
+            app(KeepStationFile::class)->execute($zone, null, new UploadedFile($path, $name, 'text/csv', null, true), [], $educator, $new);
         } finally {
             unlink($path);
         }
-        if ($computation->state !== ComputationState::Done) {
-            throw new RuntimeException("{$zone->name}: {$computation->error}");
-        }
     }
 
-    /** @return list<array{array{name: string, district: string, latitude: float, longitude: float, height_m: int, time_zone: string, settlements: list<array{name: string, postcode: string}>}, string}> */
+    /** @return list<DemoZone> */
     private function zones(): array
     {
         $basin = 'Kestrel Basin';
