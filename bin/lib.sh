@@ -377,13 +377,16 @@ stop_serving() {
     SERVED=()
 }
 
-fill_database() { # with the demonstration, if it is one; two workers do what that queues
+fill_demonstration() { # two workers do what it queues
     local status=0 i
     for i in 1 2; do
         php "${JIT[@]}" artisan queue:work --queue=default,sites --sleep=0.2 --memory=1024 --quiet &
         SERVED+=($!)
     done
     php "${JIT[@]}" artisan db:seed --force --quiet || status=$?
-    stop_serving
+    # Each finishes the job it is at.
+    kill "${SERVED[@]}" 2>/dev/null || true
+    wait "${SERVED[@]}" || true
+    SERVED=()
     return "$status"
 }
