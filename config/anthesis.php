@@ -30,6 +30,9 @@ return [
     // Where each program of this service holds a lock as long as it runs (bin/service); blank: not set.
     'run' => env('SERVE') ? storage_path('run/'.env('SERVE')) : '',
 
+    // How many processors one computation may use; blank: all of this machine.
+    'processors' => (int) env('ANTHESIS_PROCESSORS', 0),
+
     // The program that renders public pages to HTML.
     'node' => env('ANTHESIS_NODE', 'node'),
 

@@ -24,9 +24,6 @@ use App\Zones\ComputationState;
  */
 final class ComputeZone
 {
-    /** Each time this many crops are done, results are saved, progress is reported, and cancellation is checked. */
-    private const STEP = 10;
-
     public function __construct(private readonly PlaceOf $places)
     {
     }
@@ -47,12 +44,11 @@ final class ComputeZone
         $computation->update(['step' => 'climate', 'done' => 0, 'total' => count($crops), 'record' => $record->note()]);
         $climate = Results::keep($place, ['ruler' => new RulerQuestion(), 'climate' => ClimateQuestion::for($place)]);
         // What is used again is marked as used, so nothing deletes it in the meantime.
-        foreach (array_chunk(Results::unknown($dossiers, $hashes), self::STEP, true) as $chunk) {
+        foreach (Results::makeMany($here, Results::unknown($dossiers, $hashes)) as $done) {
+            $computation->update(['step' => 'replay', 'done' => $done]);
             if ($computation->refresh()->state === ComputationState::Cancelled) {
                 return;
             }
-            Results::make($here, $chunk);
-            $computation->update(['step' => 'replay', 'done' => min(count($crops), $computation->done + count($chunk))]);
         }
         $this->finish(
             $computation,

@@ -5,13 +5,18 @@ declare(strict_types=1);
 namespace App\Results;
 
 use Anthesis\Place\Place;
+use App\Operations\SideBySide;
 use Closure;
+use Generator;
 
 /** Keeps what was computed under the fingerprint of its inputs, and computes nothing twice. What is used is not deleted. */
 final class Results
 {
     /** A use is recorded if the last recorded one is this old, minutes. */
     private const NOTED_AFTER = 60;
+
+    /** How many of many answers are kept at a time. */
+    private const TOGETHER = 10;
 
     /** @return array<string, mixed> the answer, computed now if it was not before */
     public static function of(Place $place, Question $question): array
@@ -70,14 +75,34 @@ final class Results
     {
         $payloads = $rows = [];
         foreach (self::fingerprints($place, $questions) as $key => $fingerprint) {
-            $question = $questions[$key];
-            $payload = self::json($question->answer($question->of($place)));
-            $rows[] = ['hash' => $fingerprint, 'kind' => $question->kind()->value, 'payload' => $payload, 'used_at' => now()];
-            $payloads[$fingerprint] = $payload;
+            $payloads[$fingerprint] = self::answered($place, $questions[$key]);
+            $rows[] = self::row($fingerprint, $questions[$key]->kind(), $payloads[$fingerprint]);
         }
         Result::query()->insertOrIgnore($rows);
 
         return $payloads;
+    }
+
+    /**
+     * The same for many, on all processors. Whoever takes no more from it stops it; what was kept stays.
+     *
+     * @param  array<string, Question>  $questions
+     * @return Generator<int, int> how many are kept so far, each time some were
+     */
+    public static function makeMany(Place $place, array $questions): Generator
+    {
+        $fingerprints = self::fingerprints($place, $questions);
+        $rows = [];
+        $kept = 0;
+        $answers = SideBySide::each(array_keys($questions), static fn (string $key): string => self::answered($place, $questions[$key]));
+        foreach ($answers as $key => $payload) {
+            $rows[] = self::row($fingerprints[$key], $questions[$key]->kind(), $payload);
+            if (count($rows) === self::TOGETHER || $kept + count($rows) === count($questions)) {
+                Result::query()->insertOrIgnore($rows);
+                yield $kept += count($rows);
+                $rows = [];
+            }
+        }
     }
 
     /**
@@ -109,7 +134,7 @@ final class Results
         $known = self::read([$fingerprint])[$fingerprint] ?? null;
         if ($known === null) {
             $payload = self::json($compute());
-            Result::query()->insertOrIgnore([['hash' => $fingerprint, 'kind' => $kind->value, 'payload' => $payload, 'used_at' => now()]]);
+            Result::query()->insertOrIgnore([self::row($fingerprint, $kind, $payload)]);
             $known = json_decode($payload, true, 64, JSON_THROW_ON_ERROR);
         }
 
@@ -161,6 +186,17 @@ final class Results
     private static function fingerprint(ResultKind $kind, array $inputs): string
     {
         return hash('sha256', json_encode([Result::GENERATION, $kind->value, $inputs], JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION));
+    }
+
+    private static function answered(Place $place, Question $question): string
+    {
+        return self::json($question->answer($question->of($place)));
+    }
+
+    /** @return array<string, mixed> of the table */
+    private static function row(string $fingerprint, ResultKind $kind, string $payload): array
+    {
+        return ['hash' => $fingerprint, 'kind' => $kind->value, 'payload' => $payload, 'used_at' => now()];
     }
 
     /** @param  array<string, mixed>  $content */

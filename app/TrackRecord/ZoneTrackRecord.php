@@ -22,9 +22,6 @@ use App\Zones\Zone;
  */
 final readonly class ZoneTrackRecord
 {
-    /** Crops computed between two progress checks. */
-    private const STEP = 10;
-
     public function __construct(private PlaceOf $places)
     {
     }
@@ -53,9 +50,7 @@ final readonly class ZoneTrackRecord
         }
         $questions = self::questions($place);
         $unknown = Results::unknown($questions, Results::fingerprints($place, $questions));
-        foreach (array_chunk($unknown, self::STEP, true) as $chunk) {
-            Results::make($place, $chunk);
-        }
+        iterator_count(Results::makeMany($place, $unknown));
     }
 
     /**

@@ -18,6 +18,7 @@ use App\Results\ResultKind;
 use App\Results\Results;
 use Illuminate\Foundation\Testing\LazilyRefreshDatabase;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use Tests\TestCase;
 
 /** Results are kept under what they were computed from, read back, and deleted when nobody uses them any longer. */
@@ -71,6 +72,26 @@ final class ResultsTest extends TestCase
             Results::keep(self::place(), ['x' => self::question(2)]),
         );
         self::assertSame(2, self::$answers);
+    }
+
+    #[TestWith([1])]
+    #[TestWith([2])]
+    public function test_many_are_kept_as_they_are_answered_and_stay_when_somebody_stops(int $processors): void
+    {
+        config(['anthesis.processors' => $processors]);
+        $questions = [];
+        foreach (range(1, 25) as $of) {
+            $questions["of {$of}"] = self::question($of);
+        }
+        foreach (Results::makeMany(self::place(), $questions) as $kept) {
+            self::assertSame(10, $kept);
+            break;
+        }
+        self::assertSame(10, Result::query()->count());
+        $unknown = Results::unknown($questions, Results::fingerprints(self::place(), $questions));
+        self::assertSame([10, 15], iterator_to_array(Results::makeMany(self::place(), $unknown), false));
+        self::assertSame(range(1, 25), array_column(Results::each(self::place(), array_values($questions)), 'of'));
+        self::assertSame([], iterator_to_array(Results::makeMany(self::place(), [])));
     }
 
     /** @return iterable<string, array{ResultKind}> */

@@ -69,6 +69,29 @@ final class OutcomeRibbon
         return new self($runs, $years, $counts, WeekMean::of($shares), $harvestDays, $reasons);
     }
 
+    /** @return list<float> the reliability of a ribbon, where nothing else of it is needed; length 365, as there */
+    public static function reliabilityOf(Runs $runs): array
+    {
+        $harvest = Outcome::Harvest->code();
+        $outcomes = $runs->outcomes;
+        $shares = [];
+        foreach ($runs->daysOf as $days) {
+            $n = $harvests = 0;
+            foreach ($days as $i) {
+                $code = $outcomes[$i];
+                if ($code === $harvest) {
+                    $harvests++;
+                }
+                if ($code !== Outcome::NONE) {
+                    $n++;
+                }
+            }
+            $shares[] = $n === 0 ? 0.0 : $harvests / $n;
+        }
+
+        return WeekMean::of($shares);
+    }
+
     /**
      * @return int years that count on most of the sow days that ever gave a harvest (on all days, if none did). A sowing that never comes
      *   up counts sooner than one whose season has to end first, and February 28 also has February 29's

@@ -92,8 +92,14 @@ final class SeasonTables
     /** @var array{list<int>, list<int>, list<int>}|null */
     private ?array $ground = null;
 
-    /** The owner of these tables in the cache. */
-    private readonly int $owner;
+    /** What tables of soil temperature are made from: those who share the cache share tables made from the same. */
+    private readonly string $ofSoil;
+
+    /** What tables of the air are made from; sites on open ground have the same. */
+    private readonly string $ofAir;
+
+    /** What tables of freezes are made from. */
+    private readonly string $ofNights;
 
     /**
      * @param  DailyRecord  $record  after quality control
@@ -111,7 +117,10 @@ final class SeasonTables
         $this->first = $record->first;
         $this->days = $record->days();
         $this->hasRainOrSnow = $record->rain !== null || $record->snow !== null;
-        $this->owner = $cache->owner();
+        $weather = [$cache->numberOf($record), $latitude->degrees];
+        $this->ofSoil = 'soil '.json_encode([...$weather, $site]);
+        $this->ofAir = 'air '.json_encode([...$weather, $site->air]);
+        $this->ofNights = 'nights '.json_encode([...$weather, $site->air, $site->protection]);
         $this->hours = [0.0, ...DayLength::throughTheYear($latitude)];
         $this->radiation = [0.0, ...Radiation::throughTheYear($latitude)];
         $this->sowDay = $record->first->yearDays($this->days);
@@ -143,7 +152,11 @@ final class SeasonTables
     /** @return list<float> sum of the shares of emergence that each day's soil gives */
     public function emergence(Emergence $emergence): array
     {
-        return $this->sums('emergence '.json_encode($emergence->days), fn (): array => $this->emergenceSum($emergence));
+        return $this->sums(
+            $this->ofSoil,
+            'emergence '.json_encode($emergence->days),
+            fn (): array => $this->emergenceSum($emergence),
+        );
     }
 
     /** @return int|null the day on which what is sown on a day emerges; null: not within the record */
@@ -165,15 +178,15 @@ final class SeasonTables
         $curve = $crop->growth;
         $key = "growth {$curve->baseC} {$curve->optLowC} {$curve->optHighC} {$curve->ceilingC} {$curve->refC} {$light->value}";
 
-        return $this->sums($key, fn (): array => $this->growthSum($crop, $light));
+        return $this->sums($this->ofAir, $key, fn (): array => $this->growthSum($crop, $light));
     }
 
     /** @return list<int> next day on which the screen minimum, with the site's help, or the soil is at or below this, °C */
     public function nextFreeze(float $celsius, bool $ofSoil = false): array
     {
         return $ofSoil
-            ? $this->nextDays("frozen soil {$celsius}", fn (): array => $this->nextAtMost($this->soil, $celsius))
-            : $this->nextDays("freeze {$celsius}", fn (): array => $this->nextAtMost($this->night, $celsius));
+            ? $this->nextDays($this->ofSoil, "frozen soil {$celsius}", fn (): array => $this->nextAtMost($this->soil, $celsius))
+            : $this->nextDays($this->ofNights, "freeze {$celsius}", fn (): array => $this->nextAtMost($this->night, $celsius));
     }
 
     /**
@@ -212,6 +225,7 @@ final class SeasonTables
         return $celsius === null
             ? $this->nextDayOfHours($hours)
             : $this->nextDays(
+                $this->ofAir,
                 "bulbing {$hours} {$celsius}",
                 fn (): array => $this->nextAtMost($this->bulbing($hours, $celsius), -1.0),
             );
@@ -221,6 +235,7 @@ final class SeasonTables
     public function nextDayOfHours(float $hours): array
     {
         return $this->nextDays(
+            $this->ofAir,
             "hours {$hours}",
             fn (): array => $this->nextAtMost(array_map(fn (int $day): float => -$this->hours[$day], $this->sowDay), -$hours),
         );
@@ -229,19 +244,21 @@ final class SeasonTables
     /** @return array{list<int>, list<int>} count of days with a maximum at or above this, °C, and those days */
     public function hotDays(float $celsius): array
     {
-        return $this->counts("hot {$celsius}", fn (): array => $this->countFrom($this->afternoon, $celsius));
+        return $this->counts($this->ofAir, "hot {$celsius}", fn (): array => $this->countFrom($this->afternoon, $celsius));
     }
 
     /** @return array{list<int>, list<int>} count of days with a mean at or above this, °C, and those days */
     public function days(float $celsius): array
     {
-        return $this->counts("mean {$celsius}", fn (): array => $this->countFrom($this->mean, $celsius));
+        return $this->counts($this->ofAir, "mean {$celsius}", fn (): array => $this->countFrom($this->mean, $celsius));
     }
 
     /** @return array{list<int>, list<int>} count of days whose night and afternoon allow fruit set, and those days */
     public function settingDays(FruitSet $set): array
     {
-        return $this->counts('set '.json_encode([$set->nightLowC, $set->nightHighC, $set->dayHighC]), function () use ($set): array {
+        $key = 'set '.json_encode([$set->nightLowC, $set->nightHighC, $set->dayHighC]);
+
+        return $this->counts($this->ofAir, $key, function () use ($set): array {
             $low = ($set->nightLowC ?? -INF) - Tolerance::SUMS;
             $high = ($set->nightHighC ?? INF) + Tolerance::SUMS;
             $day = ($set->dayHighC ?? INF) + Tolerance::SUMS;
@@ -257,7 +274,7 @@ final class SeasonTables
     /** @return array{list<int>, list<int>} count of days with a mean of 0…10 °C, and those days */
     public function chillDays(): array
     {
-        return $this->counts('chill', function (): array {
+        return $this->counts($this->ofAir, 'chill', function (): array {
             [$low, $high] = self::CHILL;
             // Missing days have a mean of 0, but are not cold days.
             $cold = [];
@@ -273,27 +290,27 @@ final class SeasonTables
      * @param  Closure(): list<int>  $make
      * @return list<int>
      */
-    private function nextDays(string $key, Closure $make): array
+    private function nextDays(string $of, string $key, Closure $make): array
     {
-        return $this->cache->get($this->owner, $key, $this->days + 1, 1, $make);
+        return $this->cache->get($of, $key, $this->days + 1, 1, $make);
     }
 
     /**
      * @param  Closure(): list<float>  $make
      * @return list<float>
      */
-    private function sums(string $key, Closure $make): array
+    private function sums(string $of, string $key, Closure $make): array
     {
-        return $this->cache->get($this->owner, $key, $this->days + 1, 1, $make);
+        return $this->cache->get($of, $key, $this->days + 1, 1, $make);
     }
 
     /**
      * @param  Closure(): array{list<int>, list<int>}  $make
      * @return array{list<int>, list<int>}
      */
-    private function counts(string $key, Closure $make): array
+    private function counts(string $of, string $key, Closure $make): array
     {
-        return $this->cache->get($this->owner, $key, $this->days + 1, 2, $make);
+        return $this->cache->get($of, $key, $this->days + 1, 2, $make);
     }
 
     /** @return list<float> −1 on a day that is long enough after a week that is warm enough, otherwise 0 */

@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Anthesis\Replay;
 
+use Anthesis\Record\DailyRecord;
 use Closure;
+use WeakMap;
 
 /**
  * Tables of seasons that are kept because several crops use the same ones, up to a bound. Beyond it, the least recently used one is
- * dropped, and made again when needed. Replays of one place at several sites share the cache, so there is one bound for their memory.
+ * dropped, and made again when needed. Replays of one place at several sites share the cache, so there is one bound for their memory, and
+ * what is the same at several sites is made once.
  *
  * @internal to the replay
  */
@@ -30,29 +33,34 @@ final class TableCache
 
     private int $bytes = 0;
 
-    private int $owners = 0;
+    /** @var WeakMap<DailyRecord, int> */
+    private WeakMap $numbers;
+
+    private int $records = 0;
 
     public function __construct(private readonly int $most = self::BYTES)
     {
+        $this->numbers = new WeakMap();
     }
 
-    /** A separate number for each owner of tables. */
-    public function owner(): int
+    /** A number for each record that tables are made from. It is not given again, even after the record is gone. */
+    public function numberOf(DailyRecord $record): int
     {
-        return ++$this->owners;
+        return $this->numbers[$record] ??= ++$this->records;
     }
 
     /**
      * @template T of array<mixed>
      *
+     * @param  string  $of  what else it is made from, beside what the key says
      * @param  int  $entries  of each of its lists
      * @param  int  $lists  how many it has
      * @param  Closure(): T  $make
      * @return T
      */
-    public function get(int $owner, string $key, int $entries, int $lists, Closure $make): array
+    public function get(string $of, string $key, int $entries, int $lists, Closure $make): array
     {
-        $key = "{$owner} {$key}";
+        $key = "{$of}: {$key}";
         /** @var T|null $table a key is always of the same kind of table */
         $table = $this->tables[$key] ?? null;
         if ($table !== null) {

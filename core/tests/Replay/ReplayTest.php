@@ -249,6 +249,7 @@ final class ReplayTest extends TestCase
             Route::Direct,
         );
         $ribbon = OutcomeRibbon::of($runs);
+        self::assertSame($ribbon->reliability, OutcomeRibbon::reliabilityOf($runs));
         foreach ([1, 59, 140, 300] as $day) {
             $outcomes = array_count_values(array_map(static fn (Run $r): string => $r->outcome->value, $runs->all($day)));
             self::assertSame(array_sum($outcomes), $ribbon->years[$day - 1]);
@@ -260,6 +261,23 @@ final class ReplayTest extends TestCase
         self::assertTrue($early > 40 && $early <= $usual && $usual <= $late);
         self::assertSame(13, $ribbon->yearsOnRecord());
         self::assertNull($ribbon->harvestSpan(YearDay::of(1, 10), 3), 'no bean was ever picked from frozen ground');
+    }
+
+    public function test_sites_that_share_tables_turn_out_as_each_alone(): void
+    {
+        $record = Fixtures::record('north');
+        $latitude = Fixtures::latitude('north');
+        $replay = new Replay($record, $latitude, Site::named('open ground'));
+        // Growth, freezes of the air and of the soil, bulbing, chill, hot days, and nights that set fruit.
+        $crops = array_map($this->crop(...), ['tomato-main', 'garlic-hardneck', 'onion-long-day', 'daikon', 'jerusalem-artichoke']);
+        foreach (['straw mulch', 'sun-facing wall', 'row cover', 'raised bed', 'shade cloth', 'cold frame', 'open ground'] as $name) {
+            [$there, $alone] = [$replay->at(Site::named($name)), new Replay($record, $latitude, Site::named($name))];
+            foreach ($crops as $crop) {
+                foreach ($crop->routes as $route) {
+                    self::assertEquals($alone->runs($crop, $route), $there->runs($crop, $route), "{$crop->slug}, {$name}");
+                }
+            }
+        }
     }
 
     /** What skips days by their soonest and latest years finds the days that asking each of them finds. */

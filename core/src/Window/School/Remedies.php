@@ -118,9 +118,9 @@ final class Remedies
         ?GroundWait $ground,
     ): array {
         foreach (self::SITES as $name) {
-            $reliability = $this->elsewhere[$route->value][$name] ??= OutcomeRibbon::of(
+            $reliability = $this->elsewhere[$route->value][$name] ??= OutcomeRibbon::reliabilityOf(
                 $this->at($replay, $name)->runs($crop, $route),
-            )->reliability;
+            );
             $cold = $holds ? SoilHold::of($this->at($replay, $name)->normalSoil(), $crop, $route) : null;
             $wet = $ground === null || GroundWait::isKeptDry(Site::named($name)) ? null : $ground->days($share);
             $open = ReplayWindows::reaching($reliability, $share, $from, SoilHold::orWet($cold, $wet));
