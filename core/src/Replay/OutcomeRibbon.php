@@ -33,23 +33,25 @@ final class OutcomeRibbon
     public static function of(Runs $runs): self
     {
         $harvest = Outcome::Harvest->code();
-        $none = array_fill(0, Outcome::count() + 1, 0);
-        [$outcomes, $harvests, $sizes] = [$runs->outcomes, $runs->harvests, $runs->sizes];
-        $years = $counts = $shares = $harvestDays = $reasons = [];
-        foreach ($runs->daysOf as $days) {
-            $all = $none;
-            $cropped = 0.0;
-            foreach ($days as $i) {
-                $code = $outcomes[$i];
-                $all[$code]++;
-                if ($code === $harvest) {
-                    $cropped += $sizes === [] ? $harvests[$i] : ($sizes[$i] ?? 1.0) * $harvests[$i];
-                }
+        $codes = Outcome::count() + 1;
+        [$yearDay, $harvests, $sizes] = [$runs->sowDays->yearDay, $runs->harvests, $runs->sizes];
+        // In the order of the record: reading it by sow day would jump about in memory, which takes twice as long.
+        $all = array_fill(0, (YearDay::YEAR + 1) * $codes, 0);
+        $cropped = array_fill(0, YearDay::YEAR + 1, 0.0);
+        foreach ($runs->outcomes as $i => $code) {
+            $day = $yearDay[$i];
+            $all[$day * $codes + $code]++;
+            if ($code === $harvest) {
+                $cropped[$day] += $sizes === [] ? $harvests[$i] : ($sizes[$i] ?? 1.0) * $harvests[$i];
             }
+        }
+        $years = $counts = $shares = $harvestDays = $reasons = [];
+        for ($day = 1; $day <= YearDay::YEAR; $day++) {
             $own = [];
             $n = $most = $reason = 0;
-            foreach ($all as $code => $count) {
-                if ($count === 0 || $code === Outcome::NONE) {
+            for ($code = 1; $code < $codes; $code++) {
+                $count = $all[$day * $codes + $code];
+                if ($count === 0) {
                     continue;
                 }
                 $own[$code] = $count;
@@ -62,8 +64,8 @@ final class OutcomeRibbon
             $years[] = $n;
             $counts[] = $own;
             $reasons[] = $reason;
-            $harvestDays[] = $cropped;
-            $shares[] = $n === 0 ? 0.0 : $all[$harvest] / $n;
+            $harvestDays[] = $cropped[$day];
+            $shares[] = $n === 0 ? 0.0 : ($own[$harvest] ?? 0) / $n;
         }
 
         return new self($runs, $years, $counts, WeekMean::of($shares), $harvestDays, $reasons);
@@ -73,23 +75,18 @@ final class OutcomeRibbon
     public static function reliabilityOf(Runs $runs): array
     {
         $harvest = Outcome::Harvest->code();
-        $outcomes = $runs->outcomes;
-        $shares = [];
-        foreach ($runs->daysOf as $days) {
-            $n = $harvests = 0;
-            foreach ($days as $i) {
-                $code = $outcomes[$i];
-                if ($code === $harvest) {
-                    $harvests++;
-                }
-                if ($code !== Outcome::NONE) {
-                    $n++;
-                }
+        $yearDay = $runs->sowDays->yearDay;
+        $all = $harvested = array_fill(1, YearDay::YEAR, 0);
+        foreach ($runs->outcomes as $i => $code) {
+            if ($code === $harvest) {
+                $harvested[$yearDay[$i]]++;
             }
-            $shares[] = $n === 0 ? 0.0 : $harvests / $n;
+            if ($code !== Outcome::NONE) {
+                $all[$yearDay[$i]]++;
+            }
         }
 
-        return WeekMean::of($shares);
+        return WeekMean::of(array_map(static fn (int $n, int $harvests): float => $n === 0 ? 0.0 : $harvests / $n, $all, $harvested));
     }
 
     /**
@@ -134,7 +131,7 @@ final class OutcomeRibbon
     public function daysLived(): array
     {
         $means = [];
-        foreach ($this->runs->daysOf as $day => $days) {
+        foreach ($this->runs->sowDays->days as $day => $days) {
             $sum = 0.0;
             foreach ($days as $i) {
                 $sum += $this->runs->outcomes[$i] === Outcome::NONE ? 0 : $this->runs->ends[$i] - $i;
@@ -159,7 +156,7 @@ final class OutcomeRibbon
      */
     public function daysToHarvest(YearDay $day): ?array
     {
-        return $this->daysToHarvest[$day->number] ??= $this->quantiles($this->runs->daysOf[$day->number]);
+        return $this->daysToHarvest[$day->number] ??= $this->quantiles($day->number);
     }
 
     /**
@@ -175,13 +172,13 @@ final class OutcomeRibbon
         $first = PHP_INT_MAX;
         $latest = [];
         for ($i = 0; $i < $days; $i++) {
-            $waits = $this->waits($this->runs->daysOf[$from->plus($i)->number]);
-            if ($waits === null) {
+            [$waits, $lengths] = $this->runs->harvestsOf($from->plus($i)->number);
+            if ($waits === []) {
                 continue;
             }
-            $latest[$i] = $i + $waits[1];
             // No quantile is earlier than the earliest of its years, or later than the latest: for most days, none has to be figured.
-            if ($i + $waits[0] < $first) {
+            $latest[$i] = $i + max($waits) + max($lengths);
+            if ($i + min($waits) < $first) {
                 $first = min($first, $i + ($this->daysToHarvest($from->plus($i))[0] ?? 0));
             }
         }
@@ -198,49 +195,16 @@ final class OutcomeRibbon
         return [$first, $last];
     }
 
-    /**
-     * @param  list<int>  $sown  days of the record
-     * @return array{int, int}|null the shortest wait for a first harvest and the longest for a last one
-     */
-    private function waits(array $sown): ?array
+    /** @return array{int, int, int, int}|null */
+    private function quantiles(int $sowDay): ?array
     {
-        $harvest = Outcome::Harvest->code();
-        [$outcomes, $mature, $harvests] = [$this->runs->outcomes, $this->runs->mature, $this->runs->harvests];
-        $soonest = PHP_INT_MAX;
-        $latest = 0;
-        foreach ($sown as $i) {
-            if ($outcomes[$i] === $harvest) {
-                $wait = $mature[$i] - $i;
-                if ($wait < $soonest) {
-                    $soonest = $wait;
-                }
-                $wait += $harvests[$i];
-                if ($wait > $latest) {
-                    $latest = $wait;
-                }
-            }
-        }
-
-        return $latest === 0 ? null : [$soonest, $latest];
-    }
-
-    /**
-     * @param  list<int>  $sown  days of the record
-     * @return array{int, int, int, int}|null
-     */
-    private function quantiles(array $sown): ?array
-    {
-        $harvest = Outcome::Harvest->code();
-        [$outcomes, $mature, $harvests] = [$this->runs->outcomes, $this->runs->mature, $this->runs->harvests];
-        $first = $last = [];
-        foreach ($sown as $i) {
-            if ($outcomes[$i] === $harvest) {
-                $first[] = $wait = $mature[$i] - $i;
-                $last[] = $wait + max(0, $harvests[$i] - 1);
-            }
-        }
+        [$first, $lengths] = $this->runs->harvestsOf($sowDay);
         if ($first === []) {
             return null;
+        }
+        $last = $first;
+        foreach ($lengths as $i => $days) {
+            $last[$i] += max(0, $days - 1);
         }
         sort($first);
         sort($last);

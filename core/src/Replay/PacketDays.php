@@ -79,7 +79,7 @@ final class PacketDays
         $harvest = Outcome::Harvest->code();
         $harvests = $all = 0;
         for ($j = -self::HALF_WEEK; $j <= self::HALF_WEEK; $j++) {
-            foreach ($runs->daysOf[$day->plus($j)->number] as $i) {
+            foreach ($runs->sowDays->days[$day->plus($j)->number] as $i) {
                 $all += $runs->outcomes[$i] === Outcome::NONE ? 0 : 1;
                 $harvests += $runs->outcomes[$i] === $harvest ? 1 : 0;
             }

@@ -125,7 +125,7 @@ final class Replay
             $step->take($sowings);
         }
 
-        return $sowings->runs($this->tables->first, $this->tables->daysOf);
+        return $sowings->runs($this->tables->first, $this->tables->sowDays);
     }
 
     /** @return list<float> sum of a crop's growth-days before each day of the record, at the site; days + 1 long */

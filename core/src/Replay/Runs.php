@@ -18,7 +18,7 @@ final readonly class Runs
     private const FEBRUARY_28 = 59;
 
     /**
-     * @param  array<int, list<int>>  $daysOf  by day of the year, 1…365, its days
+     * @param  SowDays  $sowDays  of the days in every list
      * @param  array<int, int>  $outcomes  codes of Outcome; NONE: does not count
      * @param  array<int, int>  $mature  day of first harvest; only if there was a harvest, long enough or too short
      * @param  array<int, int>  $harvests  days of harvest
@@ -30,7 +30,7 @@ final readonly class Runs
      */
     public function __construct(
         private Day $first,
-        public array $daysOf,
+        public SowDays $sowDays,
         public array $outcomes,
         public array $mature,
         public array $harvests,
@@ -52,7 +52,7 @@ final readonly class Runs
             }
         }
 
-        return new self($this->first, $this->daysOf, $outcomes, $this->mature, $this->harvests, $this->ups, $this->ends, $this->sizes);
+        return new self($this->first, $this->sowDays, $outcomes, $this->mature, $this->harvests, $this->ups, $this->ends, $this->sizes);
     }
 
     /**
@@ -79,6 +79,26 @@ final readonly class Runs
     }
 
     /**
+     * The seasons sown on a day of the year, 1 to 365, that came to a full harvest.
+     *
+     * @return array{list<int>, list<int>} days from sowing to the first harvest, and days of harvest, years in their order
+     */
+    public function harvestsOf(int $sowDay): array
+    {
+        $harvest = Outcome::Harvest->code();
+        [$outcomes, $mature, $harvests] = [$this->outcomes, $this->mature, $this->harvests];
+        $waits = $lengths = [];
+        foreach ($this->sowDays->days[$sowDay] ?? [] as $i) {
+            if ($outcomes[$i] === $harvest) {
+                $waits[] = $mature[$i] - $i;
+                $lengths[] = $harvests[$i];
+            }
+        }
+
+        return [$waits, $lengths];
+    }
+
+    /**
      * The seasons that count, in order of sowing.
      *
      * @param  int|null  $sowDay  day of the year they were sown on, 1 to 365; null: any
@@ -89,7 +109,7 @@ final readonly class Runs
     {
         $runs = [];
         $code = $only?->code();
-        foreach ($sowDay === null ? array_keys($this->outcomes) : $this->daysOf[$sowDay] ?? [] as $i) {
+        foreach ($sowDay === null ? array_keys($this->outcomes) : $this->sowDays->days[$sowDay] ?? [] as $i) {
             if ($code !== null && $this->outcomes[$i] !== $code) {
                 continue;
             }

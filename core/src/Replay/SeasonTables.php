@@ -13,7 +13,6 @@ use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
 use Anthesis\Record\Tolerance;
-use Anthesis\Record\YearDay;
 use Anthesis\Soil\Site;
 use Anthesis\Soil\SoilTemperature;
 use Anthesis\Sun\DayLength;
@@ -53,11 +52,7 @@ final class SeasonTables
     /** Whether the record has rain or snow, which came with the method's third edition. */
     public readonly bool $hasRainOrSnow;
 
-    /** @var list<int> sow day of each day, 1…365 */
-    public readonly array $sowDay;
-
-    /** @var array<int, list<int>> days of the record by sow day, 1…365 */
-    public readonly array $daysOf;
+    public readonly SowDays $sowDays;
 
     /** @var list<int> sum of days without a usable minimum or maximum, after short gaps were bridged */
     public readonly array $missing;
@@ -123,14 +118,12 @@ final class SeasonTables
         $this->ofNights = 'nights '.json_encode([...$weather, $site->air, $site->protection]);
         $this->hours = [0.0, ...DayLength::throughTheYear($latitude)];
         $this->radiation = [0.0, ...Radiation::throughTheYear($latitude)];
-        $this->sowDay = $record->first->yearDays($this->days);
-        $daysOf = array_fill(1, YearDay::YEAR, []);
+        $this->sowDays = SowDays::from($record->first, $this->days);
         $missing = [0];
         $meanSum = $soilSum = [0.0];
         $gone = 0;
         $means = $soils = 0.0;
         foreach ($bridged->minimum as $i => $minimum) {
-            $daysOf[$this->sowDay[$i]][] = $i;
             $maximum = $bridged->maximum[$i];
             $known = $minimum !== null && $maximum !== null;
             $mean = $known ? ($minimum + $maximum) / 2 + $site->air : 0.0;
@@ -143,7 +136,6 @@ final class SeasonTables
             $meanSum[] = $means += $mean;
             $soilSum[] = $soils += $soil[$i] ?? 0.0;
         }
-        $this->daysOf = $daysOf;
         $this->missing = $missing;
         $this->meanSum = $meanSum;
         $this->soilSum = $soilSum;
@@ -206,7 +198,7 @@ final class SeasonTables
         $growth = $this->growth($crop, $light);
         $sum = [0.0];
         $total = 0.0;
-        foreach ($this->sowDay as $i => $day) {
+        foreach ($this->sowDays->yearDay as $i => $day) {
             if ($this->hours[$day] >= $hours) {
                 $total += $growth[$i + 1] - $growth[$i];
             }
@@ -237,7 +229,7 @@ final class SeasonTables
         return $this->nextDays(
             $this->ofAir,
             "hours {$hours}",
-            fn (): array => $this->nextAtMost(array_map(fn (int $day): float => -$this->hours[$day], $this->sowDay), -$hours),
+            fn (): array => $this->nextAtMost(array_map(fn (int $day): float => -$this->hours[$day], $this->sowDays->yearDay), -$hours),
         );
     }
 
@@ -317,7 +309,7 @@ final class SeasonTables
     private function bulbing(float $hours, float $celsius): array
     {
         $days = [];
-        foreach ($this->sowDay as $i => $day) {
+        foreach ($this->sowDays->yearDay as $i => $day) {
             $from = max(0, $i + 1 - self::WEEK);
             $known = $i + 1 - $from - ($this->missing[$i + 1] - $this->missing[$from]);
             // Missing days count as 0 in the sum, and not among the days.
@@ -372,11 +364,12 @@ final class SeasonTables
         $fall = 1 / ($ceiling - $high);
         $sum = [0.0];
         $total = 0.0;
+        $sowDay = $this->sowDays->yearDay;
         // The trapezoid of GrowthResponse, written out because this runs for each day of each crop.
         foreach ($this->mean as $i => $celsius) {
             if ($celsius > $base && $celsius < $ceiling) {
                 $share = $celsius < $low ? ($celsius - $base) * $rise : ($celsius <= $high ? 1.0 : ($ceiling - $celsius) * $fall);
-                $total += $share * $shares[$this->sowDay[$i]];
+                $total += $share * $shares[$sowDay[$i]];
             }
             $sum[] = $total;
         }

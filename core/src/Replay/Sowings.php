@@ -122,11 +122,8 @@ final class Sowings
         $this->left = $left;
     }
 
-    /**
-     * @param  Day  $first  of the record
-     * @param  array<int, list<int>>  $daysOf  by day of the year, 1…365, its days of the record
-     */
-    public function runs(Day $first, array $daysOf): Runs
+    /** @param  Day  $first  of the record */
+    public function runs(Day $first, SowDays $sowDays): Runs
     {
         [$outcomes, $ends] = $this->ledger();
         [$ups, $harvests, $mature, $sizes] = [$this->ups, $this->harvests, $this->mature, $this->sizes];
@@ -142,6 +139,6 @@ final class Sowings
             }
         }
 
-        return new Runs($first, $daysOf, $outcomes, $mature, $harvests, $ups, $ends, $sizes);
+        return new Runs($first, $sowDays, $outcomes, $mature, $harvests, $ups, $ends, $sizes);
     }
 }

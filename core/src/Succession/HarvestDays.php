@@ -7,7 +7,6 @@ namespace Anthesis\Succession;
 use Anthesis\Climate\Quantile;
 use Anthesis\Record\Tolerance;
 use Anthesis\Record\YearDay;
-use Anthesis\Replay\Outcome;
 use Anthesis\Replay\OutcomeRibbon;
 use Anthesis\Replay\Runs;
 use Anthesis\Window\SoilHold;
@@ -44,22 +43,14 @@ final readonly class HarvestDays
     /** @param  SoilHold|null  $hold  days that wait for the soil, and so cannot be relied on; null: none */
     public static function of(Runs $runs, ?SoilHold $hold = null): self
     {
-        $harvest = Outcome::Harvest->code();
         $days = [];
-        foreach ($runs->daysOf as $sowDay => $own) {
-            $waits = $lengths = [];
-            foreach ($own as $i) {
-                if ($runs->outcomes[$i] === $harvest) {
-                    $waits[] = $runs->mature[$i] - $i;
-                    $lengths[] = $runs->harvests[$i];
-                }
-            }
+        for ($sowDay = 1; $sowDay <= YearDay::YEAR; $sowDay++) {
+            [$waits, $lengths] = $runs->harvestsOf($sowDay);
             if ($waits !== []) {
                 $days[$sowDay] = [self::median($waits), self::median($lengths)];
             }
         }
-
-        $reliability = OutcomeRibbon::of($runs)->reliability;
+        $reliability = OutcomeRibbon::reliabilityOf($runs);
 
         return new self(
             $days,

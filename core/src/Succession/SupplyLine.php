@@ -44,7 +44,7 @@ final readonly class SupplyLine
 
         return self::counted(
             $usual,
-            array_map(static fn (int $start): ?array => self::year($runs, $start, $sowings, $days), $runs->daysOf[$from->number]),
+            array_map(static fn (int $start): ?array => self::year($runs, $start, $sowings, $days), $runs->sowDays->days[$from->number]),
         );
     }
 

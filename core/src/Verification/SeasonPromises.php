@@ -111,7 +111,7 @@ final readonly class SeasonPromises
         $harvest = Outcome::Harvest->code();
         $all = $harvests = 0;
         for ($j = -self::HALF_WEEK; $j <= self::HALF_WEEK; $j++) {
-            foreach ($runs->daysOf[$day->yearDay()->plus($j)->number] as $i) {
+            foreach ($runs->sowDays->days[$day->yearDay()->plus($j)->number] as $i) {
                 if ($runs->outcomes[$i] !== Outcome::NONE && $record->first->plus($i)->year() !== $day->year()) {
                     $all++;
                     $harvests += $runs->outcomes[$i] === $harvest ? 1 : 0;

@@ -7,6 +7,7 @@ namespace Anthesis\Tests\Replay;
 use Anthesis\Record\Day;
 use Anthesis\Replay\Outcome;
 use Anthesis\Replay\Runs;
+use Anthesis\Replay\SowDays;
 use PHPUnit\Framework\TestCase;
 
 final class RunsTest extends TestCase
@@ -20,7 +21,7 @@ final class RunsTest extends TestCase
     {
         $codes = array_map(static fn (int $i): int => in_array($i, $without, true) ? Outcome::NONE : $i + 1, range(0, $days - 1));
 
-        return new Runs(Day::of(2003, 12, 30), [], $codes, [], [], [], []);
+        return new Runs(Day::of(2003, 12, 30), SowDays::from(Day::of(2003, 12, 30), $days), $codes, [], [], [], []);
     }
 
     public function test_seasons_stand_by_year_and_day_without_leap_days(): void

@@ -12,6 +12,7 @@ use Anthesis\Record\YearDay;
 use Anthesis\Replay\Outcome;
 use Anthesis\Replay\OutcomeRibbon;
 use Anthesis\Replay\Runs;
+use Anthesis\Replay\SowDays;
 use Anthesis\Tables\CropCsv;
 use Anthesis\Window\ReplayWindows;
 
@@ -23,7 +24,7 @@ $days = 2 * YearDay::YEAR;
 $none = array_fill(0, $days, 0);
 $runs = new Runs(
     Day::of(2001, 1, 1),
-    array_combine(range(1, YearDay::YEAR), array_map(static fn (int $i): array => [$i, $i + YearDay::YEAR], range(0, YearDay::YEAR - 1))),
+    SowDays::of([...range(1, YearDay::YEAR), ...range(1, YearDay::YEAR)]),
     array_fill(0, $days, $eaten->code()),
     $none,
     $none,

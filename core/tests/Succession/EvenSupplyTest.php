@@ -10,6 +10,7 @@ use Anthesis\Record\YearDay;
 use Anthesis\Replay\Outcome;
 use Anthesis\Replay\Replay;
 use Anthesis\Replay\Runs;
+use Anthesis\Replay\SowDays;
 use Anthesis\Soil\Site;
 use Anthesis\Succession\EvenSupply;
 use Anthesis\Succession\HarvestDays;
@@ -43,10 +44,10 @@ final class EvenSupplyTest extends TestCase
     /** @param  array<int, array{int, int}>  $days  days to harvest and of harvest by sow day; in ten years of ten */
     private function harvests(array $days): HarvestDays
     {
-        $daysOf = $outcomes = $mature = $lengths = $none = [];
+        $sowDays = $outcomes = $mature = $lengths = $none = [];
         for ($i = 0; $i < 10 * YearDay::YEAR; $i++) {
             $day = ($i % YearDay::YEAR) + 1;
-            $daysOf[$day][] = $i;
+            $sowDays[] = $day;
             [$wait, $length] = $days[$day] ?? [0, 0];
             $outcomes[] = $length > 0 ? Outcome::Harvest->code() : Outcome::Heat->code();
             $mature[] = $i + $wait;
@@ -54,7 +55,7 @@ final class EvenSupplyTest extends TestCase
             $none[] = 0;
         }
 
-        return HarvestDays::of(new Runs(Day::of(2001, 1, 1), $daysOf, $outcomes, $mature, $lengths, $none, $none));
+        return HarvestDays::of(new Runs(Day::of(2001, 1, 1), SowDays::of($sowDays), $outcomes, $mature, $lengths, $none, $none));
     }
 
     /** @return list<array{int, int, int}> */
@@ -101,7 +102,7 @@ final class EvenSupplyTest extends TestCase
         self::assertFalse($harvests->reaches(YearDay::fromNumber(104), 0.01));
         $runs = new Runs(
             Day::of(2001, 1, 1),
-            [1 => [0, 1]] + array_fill(2, 364, []),
+            SowDays::of([1, 1]),
             [Outcome::Harvest->code(), Outcome::Harvest->code()],
             [40, 42],
             [7, 8],

@@ -11,6 +11,7 @@ use Anthesis\Record\YearDay;
 use Anthesis\Replay\Outcome;
 use Anthesis\Replay\Replay;
 use Anthesis\Replay\Runs;
+use Anthesis\Replay\SowDays;
 use Anthesis\Season\ThisSeason;
 use Anthesis\Soil\Site;
 use Anthesis\Succession\FixedInterval;
@@ -30,10 +31,10 @@ final class SupplyLineTest extends TestCase
      */
     private function runs(int $years, callable $harvest, int $unknownFrom = PHP_INT_MAX): Runs
     {
-        $daysOf = $outcomes = $mature = $lengths = $none = [];
+        $sowDays = $outcomes = $mature = $lengths = $none = [];
         for ($i = 0; $i < $years * YearDay::YEAR; $i++) {
             [$year, $day] = [intdiv($i, YearDay::YEAR), ($i % YearDay::YEAR) + 1];
-            $daysOf[$day][] = $i;
+            $sowDays[] = $day;
             $own = $harvest($year, $day);
             $outcomes[] = $i >= $unknownFrom ? Outcome::NONE : ($own === null ? Outcome::Heat->code() : Outcome::Harvest->code());
             $mature[] = $i + ($own[0] ?? 0);
@@ -41,7 +42,7 @@ final class SupplyLineTest extends TestCase
             $none[] = 0;
         }
 
-        return new Runs(Day::of(2001, 1, 1), $daysOf, $outcomes, $mature, $lengths, $none, $none);
+        return new Runs(Day::of(2001, 1, 1), SowDays::of($sowDays), $outcomes, $mature, $lengths, $none, $none);
     }
 
     private function sowing(int $after, int $first, int $last): SuccessionSowing

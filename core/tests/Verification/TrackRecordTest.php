@@ -13,6 +13,7 @@ use Anthesis\Record\Day;
 use Anthesis\Replay\Outcome;
 use Anthesis\Replay\Replay;
 use Anthesis\Replay\Runs;
+use Anthesis\Replay\SowDays;
 use Anthesis\Soil\Site;
 use Anthesis\Tables\CropCsv;
 use Anthesis\Tests\Fixtures;
@@ -157,21 +158,19 @@ final class TrackRecordTest extends TestCase
     public function test_coin_flip_years_are_promised_what_they_keep(): void
     {
         mt_srand(15);
-        $daysOf = $outcomes = [];
+        $outcomes = [];
         $first = Day::of(1901, 1, 1);
         $days = Day::of(2001, 1, 1)->number - $first->number;
         $chance = [];
         for ($i = 0; $i < $days; $i++) {
             $day = $first->plus($i);
-            $daysOf[$day->yearDay()->number][] = $i;
             // Half of the year at 0.9, half at 0.3, each whole half decided by one flip a year.
             $half = $day->yearDay()->number <= 182 ? 0 : 1;
             $chance[$day->year()][$half] ??= mt_rand() / mt_getrandmax() < [0.9, 0.3][$half];
             $outcomes[] = $chance[$day->year()][$half] ? Outcome::Harvest->code() : Outcome::Heat->code();
         }
-        ksort($daysOf);
         $zeros = array_fill(0, $days, 0);
-        $promises = WindowPromises::of(new Runs($first, $daysOf, $outcomes, $zeros, $zeros, $zeros, $zeros), 0.8);
+        $promises = WindowPromises::of(new Runs($first, SowDays::from($first, $days), $outcomes, $zeros, $zeros, $zeros, $zeros), 0.8);
         $told = TrackRecord::of([
             [
                 'crop' => 'coin',

@@ -10,6 +10,7 @@ use Anthesis\Record\Day;
 use Anthesis\Record\YearDay;
 use Anthesis\Replay\Replay;
 use Anthesis\Replay\Runs;
+use Anthesis\Replay\SowDays;
 use Anthesis\Soil\Site;
 use Anthesis\Tables\CropCsv;
 use Anthesis\Tables\CropParameters;
@@ -74,18 +75,16 @@ final class VerificationTest extends TestCase
     /** @param  callable(int, int): int  $code  of Outcome by year from 2001 on, and day of the year */
     private static function promises(int $years, callable $code): WindowPromises
     {
-        $daysOf = $outcomes = $harvests = $mature = [];
+        $outcomes = $harvests = $mature = [];
         $first = Day::of(2001, 1, 1);
         for ($i = 0, $n = Day::of(2001 + $years, 1, 1)->number - $first->number; $i < $n; $i++) {
             $day = $first->plus($i);
-            $daysOf[$day->yearDay()->number][] = $i;
             $outcomes[] = $code($day->year(), $day->yearDay()->number);
             $harvests[] = 10;
             $mature[] = $i + 30;
         }
-        ksort($daysOf);
 
-        return WindowPromises::of(new Runs($first, $daysOf, $outcomes, $mature, $harvests, $mature, $mature), 0.8);
+        return WindowPromises::of(new Runs($first, SowDays::from($first, $n), $outcomes, $mature, $harvests, $mature, $mature), 0.8);
     }
 
     public function test_years_that_are_all_alike_keep_every_promise(): void

@@ -13,6 +13,7 @@ use Anthesis\Record\Day;
 use Anthesis\Record\YearDay;
 use Anthesis\Replay\OutcomeRibbon;
 use Anthesis\Replay\Runs;
+use Anthesis\Replay\SowDays;
 use Anthesis\Tables\CropCsv;
 use Anthesis\Window\FairChance;
 use Anthesis\Window\PrintedWindows;
@@ -137,17 +138,17 @@ final class PrintedWindowsTest extends TestCase
     /** @param  callable(int): float  $share  of ten years that come to a harvest, by sow day */
     private static function at(callable $share, ?SoilHold $hold, bool $raw = false): RouteWindows
     {
-        $daysOf = $outcomes = $mature = $harvests = $ups = $ends = [];
+        $sowDays = $outcomes = $mature = $harvests = $ups = $ends = [];
         for ($year = 0; $year < 10; $year++) {
             for ($day = 1; $day <= YearDay::YEAR; $day++) {
-                $daysOf[$day][] = count($outcomes);
+                $sowDays[] = $day;
                 $outcomes[] = $year < round(10 * $share($day)) ? 1 : 9;
                 $mature[] = count($mature) + 30;
                 $harvests[] = 10;
                 $ups[] = $ends[] = 0;
             }
         }
-        $ribbon = OutcomeRibbon::of(new Runs(Day::of(2001, 1, 1), $daysOf, $outcomes, $mature, $harvests, $ups, $ends));
+        $ribbon = OutcomeRibbon::of(new Runs(Day::of(2001, 1, 1), SowDays::of($sowDays), $outcomes, $mature, $harvests, $ups, $ends));
 
         return (new ReplayWindows(self::crop(10.0), Route::Direct, $ribbon, YearDay::fromNumber(1), 'open ground', $hold))->at(
             0.8,

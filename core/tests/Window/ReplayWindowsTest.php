@@ -12,6 +12,7 @@ use Anthesis\Record\YearDay;
 use Anthesis\Replay\Outcome;
 use Anthesis\Replay\OutcomeRibbon;
 use Anthesis\Replay\Runs;
+use Anthesis\Replay\SowDays;
 use Anthesis\Tables\CropCsv;
 use Anthesis\Window\DerivationLine;
 use Anthesis\Window\FairChance;
@@ -43,17 +44,17 @@ final class ReplayWindowsTest extends TestCase
         float $share = 0.8,
         ?YearDay $from = null,
     ): RouteWindows {
-        $daysOf = $outcomes = $mature = $harvests = $ups = $ends = [];
+        $sowDays = $outcomes = $mature = $harvests = $ups = $ends = [];
         for ($year = 0; $year < 10; $year++) {
             for ($day = 1; $day <= YearDay::YEAR; $day++) {
-                $daysOf[$day][] = count($outcomes);
+                $sowDays[] = $day;
                 $outcomes[] = $outcome($year, $day);
                 $mature[] = count($mature) + 30 + $year;
                 $harvests[] = 10;
                 $ups[] = $ends[] = 0;
             }
         }
-        $ribbon = OutcomeRibbon::of(new Runs(Day::of(2001, 1, 1), $daysOf, $outcomes, $mature, $harvests, $ups, $ends));
+        $ribbon = OutcomeRibbon::of(new Runs(Day::of(2001, 1, 1), SowDays::of($sowDays), $outcomes, $mature, $harvests, $ups, $ends));
 
         return (new ReplayWindows($this->crop($crop), $route, $ribbon, $from ?? YearDay::of(1, 1), 'open ground'))->at($share);
     }
@@ -293,10 +294,10 @@ final class ReplayWindowsTest extends TestCase
 
     public function test_where_no_year_came_to_a_harvest_the_nearest_day_is_the_one_that_held_out_longest(): void
     {
-        $daysOf = $outcomes = $ends = [];
+        $sowDays = $outcomes = $ends = [];
         for ($i = 0; $i < 2 * YearDay::YEAR; $i++) {
             $day = ($i % YearDay::YEAR) + 1;
-            $daysOf[$day][] = $i;
+            $sowDays[] = $day;
             $outcomes[] = $day === 150 ? self::FREEZE_LATE : self::HEAT;
             $ends[] = $i + ($day === 150 ? 90 : 40);
         }
@@ -304,7 +305,7 @@ final class ReplayWindowsTest extends TestCase
         $none = (new ReplayWindows(
             $this->crop('radish'),
             Route::Direct,
-            OutcomeRibbon::of(new Runs(Day::of(2001, 1, 1), $daysOf, $outcomes, $zero, $zero, $zero, $ends)),
+            OutcomeRibbon::of(new Runs(Day::of(2001, 1, 1), SowDays::of($sowDays), $outcomes, $zero, $zero, $zero, $ends)),
             YearDay::of(1, 1),
             '',
         ))->at(0.8)->noWindow;

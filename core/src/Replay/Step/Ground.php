@@ -23,7 +23,7 @@ final readonly class Ground implements Step
     public function take(Sowings $sowings): void
     {
         [$open, $frozen, $counted] = array_map($sowings->sownOn(...), $this->tables->ground());
-        $sowDay = $this->tables->sowDay;
+        $sowDay = $this->tables->sowDays->yearDay;
         $stock = $this->stock();
         [$outcomes, $ends] = $sowings->ledger();
         $groundFrozen = Outcome::GroundFrozen->code();
