@@ -177,7 +177,7 @@ final class OutcomeRibbon
                 continue;
             }
             // No quantile is earlier than the earliest of its years, or later than the latest: for most days, none has to be figured.
-            $latest[$i] = $i + max($waits) + max($lengths);
+            $latest[$i] = $i + max($waits) + max([0, ...$lengths]);
             if ($i + min($waits) < $first) {
                 $first = min($first, $i + ($this->daysToHarvest($from->plus($i))[0] ?? 0));
             }

@@ -540,6 +540,22 @@ final class ReplayTest extends TestCase
         );
     }
 
+    public function test_what_takes_a_day_is_up_on_the_next(): void
+    {
+        $record = $this->steady(11, 21);
+        $replay = new Replay($record, Latitude::of(0.0), new Site('flat', 0, 0, 1, 0));
+        $up = static fn (float $days): ?int => $replay
+            ->emergence(
+                CropSchema::crop(['em_15' => (string) $days, 'em_20' => (string) $days] + CropCsv::standardRows()['radish']),
+                $record->first->plus(9),
+            )
+            ?->number;
+        self::assertSame([10, 10, 11, 12], array_map(
+            static fn (float $days): int => (int) $up($days) - $record->first->number,
+            [0.5, 1.0, 1.5, 3.0],
+        ));
+    }
+
     public function test_what_the_record_ends_before_has_not_come_up(): void
     {
         $radish = $this->crop('radish')->emergence;
