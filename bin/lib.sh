@@ -337,7 +337,7 @@ supervise() { # supervise NAME COMMAND...: keeps it running, waiting longer each
     SUPERVISOR=$!
 }
 
-serve() { # serve NAME PORT: nginx, php-fpm, queue workers and the scheduler, with the environment of the caller
+serve() { # serve NAME PORT: nginx, php-fpm, the renderer, queue workers, and the scheduler, with the environment of the caller
     local name=$1 port=$2 worker i
     export SERVE=$name LISTEN=127.0.0.1:$2 APP_URL=http://127.0.0.1:$2
     local left
@@ -347,7 +347,7 @@ serve() { # serve NAME PORT: nginx, php-fpm, queue workers and the scheduler, wi
     rm -rf "$ROOT/storage/run/$name"
     mkdir -p "$ROOT/storage/run/$name"
     chown --reference="$ROOT/storage/logs" "$ROOT/storage/run/$name"
-    for worker in php web schedule; do
+    for worker in php web renderer schedule; do
         supervise "$worker-$name" bin/service "$worker"
         SERVED+=("$SUPERVISOR")
     done

@@ -21,6 +21,9 @@ final class PageRenderer
 
     private ?string $program = null;
 
+    /** @var array{styles: string, fonts: list<string>}|null what all pages have around them, read when first used */
+    private ?array $shell = null;
+
     /**
      * @template K of array-key
      *
@@ -50,10 +53,9 @@ final class PageRenderer
      */
     public function each(array $pages): Generator
     {
-        $shell = ['styles' => self::styles(), 'fonts' => self::fonts()];
         foreach ($this->made($pages) as $key => $made) {
             yield $key => is_string($made)
-                ? view('gardener', ['page' => $pages[$key], 'html' => $made] + $shell)->render()
+                ? $this->document($pages[$key], $made)
                 : new CannotBeMade(mb_substr($made['error'], 0, 300));
         }
     }
@@ -65,7 +67,11 @@ final class PageRenderer
      */
     public function respond(Page $page, string $cache = 'public, max-age=300', array $headers = [], int $status = 200): Response
     {
-        return response($this->render([$page])[0], $status)->withHeaders(
+        [$request, $keys] = self::asked([$page]);
+        $answer = RenderingService::answer($request);
+        $made = $answer === null ? null : self::answered($answer, $keys)[0];
+
+        return response(is_string($made) ? $this->document($page, $made) : $this->render([$page])[0], $status)->withHeaders(
             ['Content-Type' => 'text/html; charset=utf-8', 'Cache-Control' => $cache] + $headers,
         );
     }
@@ -165,6 +171,13 @@ final class PageRenderer
         return is_array($html) && count($html) === count($keys)
             ? array_combine($keys, $html)
             : throw new RuntimeException('The renderer did not return as many pages as it was given.');
+    }
+
+    private function document(Page $page, string $html): string
+    {
+        $this->shell ??= ['styles' => self::styles(), 'fonts' => self::fonts()];
+
+        return view('gardener', ['page' => $page, 'html' => $html] + $this->shell)->render();
     }
 
     /**

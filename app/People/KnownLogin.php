@@ -16,7 +16,7 @@ use Symfony\Component\HttpFoundation\Response;
 final class KnownLogin
 {
     /** What is open without a second step: who is here, setting it up, and logging out. */
-    private const OPEN = ['api/session', 'api/profile/account', 'api/profile/second-factor', 'desk', 'desk/*', 'log'];
+    private const OPEN = ['api/session', 'api/session/office', 'api/profile/account', 'api/profile/second-factor', 'desk', 'desk/*', 'log'];
 
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response

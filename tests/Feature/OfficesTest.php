@@ -450,6 +450,15 @@ final class OfficesTest extends TestCase
             ->assertJsonPath('data.user.role', 'administrator');
         self::assertSame(['partner-zone'], array_column($this->getJson('/api/zones')->json('data'), 'slug'));
         $this->getJson('/api/people')->assertOk()->assertJsonCount(2, 'data.people');
+        // An office that demands a second step lets them go to another one.
+        Office::query()->where('slug', 'partner-district')->update(['second_factor' => true]);
+        $this->getJson('/api/people')->assertForbidden();
+        $slugs = array_column($this->getJson('/api/session')->json('data.user.offices'), 'slug');
+        $this->putJson('/api/session/office', ['office' => array_values(array_diff($slugs, ['partner-district']))[0]])
+            ->assertOk()
+            ->assertJsonPath('data.user.must_set_second_factor', false);
+        $this->putJson('/api/session/office', ['office' => 'partner-district'])->assertOk();
+        Office::query()->where('slug', 'partner-district')->update(['second_factor' => false]);
         $this->putJson('/api/session/office', ['office' => 'nowhere'])
             ->assertUnprocessable()
             ->assertJsonPath('errors.office.0', 'This office is not open to you. Choose one from the list.');

@@ -9,7 +9,9 @@ use App\Gardener\PageRenderer;
 use App\Gardener\RenderingProcess;
 use Illuminate\Queue\Events\Looping;
 use Illuminate\Support\Facades\Event;
+use Illuminate\Support\Facades\File;
 use RuntimeException;
+use Symfony\Component\Process\Process;
 use Tests\TestCase;
 
 final class PageRendererTest extends TestCase
@@ -115,6 +117,43 @@ final class PageRendererTest extends TestCase
         self::assertSame($first, $running());
         Event::dispatch(new Looping('database', 'default'));
         self::assertSame([], $running(), 'a worker without a job keeps none');
+    }
+
+    public function test_a_page_on_request_is_made_by_the_service_and_without_it_by_a_process(): void
+    {
+        $run = sys_get_temp_dir().'/renderer-'.uniqid();
+        mkdir($run);
+        file_put_contents("{$run}/socket", "{$run}/php.sock\n");
+        $page = $this->home('North');
+        $whole = (new PageRenderer())->render([$page])[0];
+        RenderingProcess::closeAll();
+        $node = config('anthesis.node');
+        $service = new Process([$node, base_path('bootstrap/ssr/server.js'), "{$run}/renderer.sock"]);
+        $service->start();
+        try {
+            for ($i = 0; $i < 6000 && ! file_exists("{$run}/renderer.sock"); $i++) {
+                usleep(10_000);
+            }
+            // What a process would say has to come from the service.
+            config(['anthesis.run' => $run, 'anthesis.node' => '/bin/false']);
+            for ($asked = 0; $asked < 2; $asked++) {
+                self::assertSame($whole, (new PageRenderer())->respond($page)->getContent());
+            }
+            $page = new Page('home', '/', ['zones' => null], 'Home', 'Where to look.');
+            try {
+                (new PageRenderer())->respond($page);
+                self::fail('a page that cannot be made was answered');
+            } catch (RuntimeException $why) {
+                // It was tried again by a process.
+                self::assertStringStartsWith('The public pages could not be rendered', $why->getMessage());
+            }
+            $service->stop(0);
+            config(['anthesis.node' => $node]);
+            self::assertSame($whole, (new PageRenderer())->respond($this->home('North'))->getContent());
+        } finally {
+            $service->stop(0);
+            File::deleteDirectory($run);
+        }
     }
 
     public function test_other_components_are_another_program(): void

@@ -1,4 +1,8 @@
 import '../words/ofAll';
+import { rmSync, statSync, watchFile } from 'node:fs';
+import { createServer } from 'node:net';
+import { argv, exit, stdin, stdout } from 'node:process';
+import type { Readable, Writable } from 'node:stream';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { readAs } from '../words/words';
 import { GardenerPage } from './pages/GardenerPage';
@@ -42,17 +46,38 @@ function answer(asked: string): string {
     return JSON.stringify(all);
 }
 
-// Each line of standard input is JSON: pages, grouped by reading. It is answered by a line of standard output, a JSON list of the results.
-// Lines are told apart by their bytes, because what people write may contain other separators that Node takes for the end of a line.
+// Each line that comes in is JSON: pages, grouped by reading. It is answered by a line, a JSON list of the results. Lines are told apart by
+// their bytes, because what people write may contain other separators that Node takes for the end of a line.
 const LINE_FEED = 0x0a;
-let line: Buffer[] = [];
-process.stdin.on('data', (chunk: Buffer) => {
-    let from = 0;
-    for (let end = chunk.indexOf(LINE_FEED); end >= 0; end = chunk.indexOf(LINE_FEED, from)) {
-        line.push(chunk.subarray(from, end));
-        process.stdout.write(`${answer(Buffer.concat(line).toString('utf8'))}\n`);
-        line = [];
-        from = end + 1;
-    }
-    line.push(chunk.subarray(from));
-});
+
+function serve(from: Readable, to: Writable): void {
+    let line: Buffer[] = [];
+    from.on('data', (chunk: Buffer) => {
+        let start = 0;
+        for (let end = chunk.indexOf(LINE_FEED); end >= 0; end = chunk.indexOf(LINE_FEED, start)) {
+            line.push(chunk.subarray(start, end));
+            to.write(`${answer(Buffer.concat(line).toString('utf8'))}\n`);
+            line = [];
+            start = end + 1;
+        }
+        line.push(chunk.subarray(start));
+    });
+}
+
+/** Serves everyone who connects, until this program is built anew: then a new process has to make the pages. */
+function listen(socket: string): void {
+    const built = statSync(argv[1] ?? '').mtimeMs;
+    rmSync(socket, { force: true });
+    const server = createServer((caller) => {
+        caller.on('error', () => caller.destroy());
+        serve(caller, caller);
+    });
+    server.listen(socket);
+    watchFile(argv[1] ?? '', { interval: 1000 }, ({ mtimeMs }) => {
+        if (mtimeMs !== built) exit(0);
+    });
+}
+
+const [, , socket] = argv;
+if (socket === undefined) serve(stdin, stdout);
+else listen(socket);

@@ -168,15 +168,21 @@ function Password() {
     );
 }
 
+/** How many log-ins are shown before the others are asked for; the one used last comes first. */
+const LOGINS = 6;
+
 /** Where they are logged in; they can log out everywhere else from here. */
 function Logins({ account }: { account: AccountData }) {
     const end = useEndLogin();
+    const [all, setAll] = useState(false);
+    const shown = all ? account.logins : account.logins.slice(0, LOGINS);
+    const more = account.logins.length - shown.length;
     return (
         <section>
             <h3>{say('account.logins')}</h3>
             <Problem error={end.error} />
             <ul className="plain-list">
-                {account.logins.map((login) => (
+                {shown.map((login) => (
                     <li key={login.id}>
                         {say(login.here ? 'account.login-here' : 'account.login', {
                             device: login.device,
@@ -193,6 +199,11 @@ function Logins({ account }: { account: AccountData }) {
                         )}
                     </li>
                 ))}
+                {more > 0 && (
+                    <li>
+                        <Action onClick={() => setAll(true)}>{say('folded.and-more', { more })}</Action>
+                    </li>
+                )}
             </ul>
         </section>
     );

@@ -23,6 +23,32 @@ describe('The profile', () => {
         expect(screen.queryByText('Tokens for programs')).toBeNull();
     });
 
+    it('shows the log-ins used last, and the others when asked', async () => {
+        const login = (id: number) => ({
+            id,
+            device: `Browser ${id}`,
+            since: '2026-05-01',
+            seen: '2026-05-10',
+            here: id === 1,
+        });
+        fakeServer({
+            'GET /api/session': EDUCATOR,
+            'GET /api/zones': [],
+            'GET /api/profile/account': {
+                ...ACCOUNT,
+                logins: Array.from({ length: 9 }, (_, i) => login(i + 1)),
+                second_factor: { on: false, demanded: false, recovery_codes: 0 },
+            },
+            'GET /api/profile/tokens': [],
+        });
+        show(<Profile />);
+        expect(await screen.findByText(/Browser 6/)).toBeTruthy();
+        expect(screen.queryByText(/Browser 7/)).toBeNull();
+        fireEvent.click(screen.getByRole('button', { name: 'and 3 more' }));
+        expect(screen.getByText(/Browser 9/)).toBeTruthy();
+        expect(screen.queryByText('and 3 more')).toBeNull();
+    });
+
     it('saves a name, and undoes it', async () => {
         let name = 'Wren';
         const account = () => ({ ...ACCOUNT, name, second_factor: { on: false, demanded: false, recovery_codes: 0 } });
