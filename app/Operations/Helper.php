@@ -14,6 +14,8 @@ use Throwable;
  */
 final class Helper
 {
+    private const NICE = 5;
+
     /** Before each answer: its length, as eight bytes. */
     private const HEAD = 8;
 
@@ -50,6 +52,8 @@ final class Helper
     private static function help(mixed $socket, Closure $answer): never
     {
         try {
+            // Whoever waits for a page goes first.
+            proc_nice(self::NICE);
             // The process that asks decides when to stop, also when both get the signal.
             array_map(static fn (int $signal): bool => pcntl_signal($signal, SIG_IGN), [SIGTERM, SIGINT, SIGQUIT, SIGHUP]);
             DB::setDefaultConnection('none in a helper');

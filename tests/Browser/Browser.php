@@ -143,15 +143,22 @@ final class Browser
     /** Waits until the text is somewhere on the page. */
     public function see(string $text): self
     {
+        $read = '';
+        $isRead = function () use ($text, &$read): bool {
+            $read = $this->text();
+
+            return str_contains($read, $text);
+        };
         try {
-            $this->until(fn (): bool => $this->isShown() && str_contains($this->text(), $text), '');
+            $this->until(fn (): bool => $this->isShown() && $isRead(), '');
         } catch (TimeoutException) {
             Assert::fail(
                 "“{$text}” is not to be read on {$this->driver->getCurrentURL()}, where it says: ".
                     mb_substr($this->text(), 0, 6000),
             );
         }
-        Assert::assertStringContainsString($text, $this->text());
+        // What was read then: the page may go on to something else.
+        Assert::assertStringContainsString($text, $read);
 
         return $this;
     }
