@@ -62,17 +62,17 @@ function SoilPart({ soil, on }: { soil: NonNullable<TodayData['soil']>; on: stri
     return (
         <g>
             {ticks.map((tick) => (
-                <g key={tick}>
-                    <line className="rule" x1={0} x2={WIDTH} y1={y(tick)} y2={y(tick)} />
-                    <text className="quiet" x={2} y={y(tick) - 3} fontSize="10">
-                        {say(inCelsius(tick))}
-                    </text>
-                </g>
+                <line key={tick} className="rule" x1={0} x2={WIDTH} y1={y(tick)} y2={y(tick)} />
             ))}
             <path className="fan" d={fan} />
             <path className="usual" d={path(soil.usual, -BACK)} />
             <path className="season" d={path(soil.line, -BACK)} />
             <path className="season to-come" d={path([soil.line.at(-1) ?? null, ...soil.middle], -1)} />
+            {ticks.map((tick) => (
+                <text key={tick} className="quiet over-lines" x={2} y={y(tick) - 3} fontSize="10">
+                    {say(inCelsius(tick))}
+                </text>
+            ))}
             {besideDots(readyDots(soil, on, y), { width: WIDTH, fontSize: 10.5 }).map(({ x, y, text, label }) => (
                 <g key={text}>
                     <circle className="ready" cx={x} cy={y} r="3.5" />
