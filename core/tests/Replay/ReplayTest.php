@@ -588,14 +588,14 @@ final class ReplayTest extends TestCase
     public function test_a_day_without_years_brings_nothing(): void
     {
         // From January 1, 2001 to March 31, 2002: a sowing of December has not its 330 days.
-        $ribbon = OutcomeRibbon::of(
-            (new Replay($this->steady(11, 21, 455), Latitude::of(0.0), new Site('flat', 0, 0, 1, 0), LightSchool::None))->runs(
-                $this->crop('kale'),
-                Route::Transplant,
-            ),
+        $runs = (new Replay($this->steady(11, 21, 455), Latitude::of(0.0), new Site('flat', 0, 0, 1, 0), LightSchool::None))->runs(
+            $this->crop('kale'),
+            Route::Transplant,
         );
+        $ribbon = OutcomeRibbon::of($runs);
         self::assertSame(0, $ribbon->years[YearDay::numberOf(11, 1) - 1]);
         self::assertSame(0.0, $ribbon->reliability[YearDay::numberOf(11, 1) - 1]);
+        self::assertSame($ribbon->reliability, OutcomeRibbon::reliabilityOf($runs));
     }
 
     public function test_runs_of_some_years_are_those_sown_from_their_first_day_to_their_last(): void
