@@ -52,7 +52,9 @@ enum Outcome: string
 
     public static function count(): int
     {
-        return count(self::cases());
+        static $count = 0;
+
+        return $count = $count === 0 ? count(self::cases()) : $count;
     }
 
     /** @return self|null null for NONE, and for any number that is not an outcome's */

@@ -95,8 +95,15 @@ final class OutcomeRibbon
      */
     public function yearsOnRecord(): int
     {
-        $harvested = array_filter($this->counts, static fn (array $counts): bool => isset($counts[Outcome::Harvest->code()]));
-        $days = array_count_values(array_intersect_key($this->years, $harvested === [] ? $this->years : $harvested));
+        $harvest = Outcome::Harvest->code();
+        $all = $harvested = [];
+        foreach ($this->years as $i => $years) {
+            $all[$years] = ($all[$years] ?? 0) + 1;
+            if (isset($this->counts[$i][$harvest])) {
+                $harvested[$years] = ($harvested[$years] ?? 0) + 1;
+            }
+        }
+        $days = $harvested === [] ? $all : $harvested;
         krsort($days);
         arsort($days);
 

@@ -17,15 +17,19 @@ final class WeekMean
      */
     public static function of(array $values): array
     {
-        $ring = [...array_slice($values, -self::HALF_WEEK), ...$values, ...array_slice($values, 0, self::HALF_WEEK)];
+        [$one, $two, $three] = array_slice($values, -self::HALF_WEEK);
+        [$four, $five, $six] = $values;
         $week = 2 * self::HALF_WEEK + 1;
         $means = [];
-        for ($day = 0; $day < YearDay::YEAR; $day++) {
-            $sum = 0.0;
-            for ($i = $day, $end = $day + $week; $i < $end; $i++) {
-                $sum += $ring[$i];
-            }
-            $means[] = $sum / $week;
+        // Its days are kept in variables and added in their order, because this runs for each way of growing each crop.
+        foreach ([...array_slice($values, self::HALF_WEEK), ...array_slice($values, 0, self::HALF_WEEK)] as $seven) {
+            $means[] = (0.0 + $one + $two + $three + $four + $five + $six + $seven) / $week;
+            $one = $two;
+            $two = $three;
+            $three = $four;
+            $four = $five;
+            $five = $six;
+            $six = $seven;
         }
 
         return $means;
