@@ -52,9 +52,7 @@ enum Outcome: string
 
     public static function count(): int
     {
-        static $count = 0;
-
-        return $count = $count === 0 ? count(self::cases()) : $count;
+        return count(self::cases());
     }
 
     /** @return self|null null for NONE, and for any number that is not an outcome's */

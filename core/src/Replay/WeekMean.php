@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Anthesis\Replay;
 
-use Anthesis\Record\YearDay;
-
 /** The mean of a day and the three days before and after it, around the year. */
 final class WeekMean
 {
