@@ -35,7 +35,7 @@ final class OutcomeRibbon
         $harvest = Outcome::Harvest->code();
         $codes = Outcome::count() + 1;
         [$yearDay, $harvests, $sizes] = [$runs->sowDays->yearDay, $runs->harvests, $runs->sizes];
-        // In the order of the record: reading it by sow day would jump about in memory, which takes twice as long.
+        // In the order of the record: reading it by sow day would jump about in memory.
         $all = array_fill(0, (YearDay::YEAR + 1) * $codes, 0);
         $cropped = array_fill(0, YearDay::YEAR + 1, 0.0);
         foreach ($runs->outcomes as $i => $code) {
