@@ -54,9 +54,6 @@ final class SeasonTables
 
     public readonly SowDays $sowDays;
 
-    /** @var list<int> every day, in order */
-    public readonly array $eachDay;
-
     /** @var list<int> sum of days without a usable minimum or maximum, after short gaps were bridged */
     public readonly array $missing;
 
@@ -122,7 +119,6 @@ final class SeasonTables
         $this->hours = [0.0, ...DayLength::throughTheYear($latitude)];
         $this->radiation = [0.0, ...Radiation::throughTheYear($latitude)];
         $this->sowDays = SowDays::from($record->first, $this->days);
-        $this->eachDay = range(0, $this->days - 1);
         $missing = [0];
         $meanSum = $soilSum = [0.0];
         $gone = 0;

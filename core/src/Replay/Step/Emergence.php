@@ -43,7 +43,7 @@ final readonly class Emergence implements Step
                 $left[] = $day;
             }
         }
-        $sowings->ups = $this->tables->eachDay;
+        $sowings->ups = range(0, $this->tables->days - 1);
         $sowings->left = $left;
     }
 
