@@ -13,7 +13,7 @@ use Generator;
  */
 final class SideBySide
 {
-    /** Beyond this many, what they answer is not kept any sooner. */
+    /** Each takes memory of its own, on a large machine too. */
     private const MOST = 8;
 
     /** Fewer questions are answered here: a helper takes a while to start. */
