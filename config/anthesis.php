@@ -36,6 +36,9 @@ return [
     // The program that renders public pages to HTML.
     'node' => env('ANTHESIS_NODE', 'node'),
 
+    // How long a reader may wait for the renderer that runs as a service, before a process of its own makes the page.
+    'renderer_seconds' => 5,
+
     // The program that prints PDFs; blank: whatever is installed; “none”: dompdf, which draws no charts.
     'chromium' => match ((string) env('ANTHESIS_CHROMIUM', '')) {
         '' => is_executable('/usr/bin/chromium') ? '/usr/bin/chromium' : '',

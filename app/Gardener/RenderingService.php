@@ -10,8 +10,6 @@ namespace App\Gardener;
  */
 final class RenderingService
 {
-    private const SECONDS = 5;
-
     /** Its name in the folder that PHP's own socket is in (bin/service). */
     private const SOCKET = 'renderer.sock';
 
@@ -22,11 +20,12 @@ final class RenderingService
     public static function answer(string $request): ?string
     {
         $php = config('anthesis.run') === '' ? '' : trim((string) @file_get_contents(config('anthesis.run').'/socket'));
-        $service = $php === '' ? false : @stream_socket_client('unix://'.dirname($php).'/'.self::SOCKET, timeout: self::SECONDS);
+        $seconds = (int) config('anthesis.renderer_seconds');
+        $service = $php === '' ? false : @stream_socket_client('unix://'.dirname($php).'/'.self::SOCKET, timeout: $seconds);
         if ($service === false) {
             return null;
         }
-        stream_set_timeout($service, self::SECONDS);
+        stream_set_timeout($service, $seconds);
         $answer = @fwrite($service, "{$request}\n") === false ? false : fgets($service);
         fclose($service);
 
