@@ -58,6 +58,7 @@ ensure_packages() { # ensure_packages [tests]
     command -v unzip >/dev/null || missing+=(unzip)
     if [ "${1:-}" = tests ]; then
         command -v chromedriver >/dev/null || missing+=(chromium-driver)
+        command -v chromium-headless-shell >/dev/null || missing+=(chromium-headless-shell)
         command -v pdftotext >/dev/null || missing+=(poppler-utils)
         command -v redis-server >/dev/null || missing+=(redis-server)
     fi

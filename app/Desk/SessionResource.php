@@ -29,6 +29,7 @@ class SessionResource extends JsonResource
     public function toArray(Request $request): array
     {
         $user = $this->resource;
+        $reads = $user === null ? null : Preferences::of($user);
 
         return [
             'today' => Today::day()->iso(),
@@ -40,8 +41,8 @@ class SessionResource extends JsonResource
                         'name' => $user->name,
                         'email' => $user->email,
                         'role' => $user->role->value,
-                        'units' => Preferences::of($user)->units->value,
-                        'dates' => Preferences::of($user)->dates->value,
+                        'units' => $reads->units->value,
+                        'dates' => $reads->dates->value,
                         'chosen' => [
                             'units' => $user->units?->value,
                             'dates' => $user->dates?->value,

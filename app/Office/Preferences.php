@@ -21,7 +21,7 @@ final readonly class Preferences
         if ($user->units !== null && $user->dates !== null) {
             return new self($user->units, $user->dates);
         }
-        $office = $user->membership()->with('office')->firstOrFail()->office;
+        $office = $user->loadMissing('membership.office')->getRelation('membership')->office;
 
         return new self($user->units ?? $office->units, $user->dates ?? $office->dates);
     }

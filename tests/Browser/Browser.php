@@ -24,7 +24,6 @@ final class Browser
     private const WAIT_SECONDS = 90;
 
     private const ARGUMENTS = [
-        '--headless',
         '--no-sandbox',
         '--disable-gpu',
         '--no-first-run',
@@ -53,7 +52,9 @@ final class Browser
             throw new RuntimeException('Browser tests need a served application and ChromeDriver. Run them with: bin/test browser');
         }
         $profile = sys_get_temp_dir().'/anthesis-browser-'.uniqid();
-        $options = (new ChromeOptions())->addArguments([...self::ARGUMENTS, "--user-data-dir={$profile}"]);
+        $options = (new ChromeOptions())
+            ->setBinary(__DIR__.'/chromium')
+            ->addArguments([...self::ARGUMENTS, "--user-data-dir={$profile}"]);
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
         $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);

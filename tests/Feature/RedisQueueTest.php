@@ -42,7 +42,7 @@ final class RedisQueueTest extends TestCase
         ]);
         $this->server->start();
         config(['database.redis.default' => ['scheme' => 'unix', 'path' => $socket, 'database' => 0], 'queue.default' => 'redis']);
-        for ($i = 0; $i < 600; $i++) {
+        for ($i = 0; $i < 6000; $i++) {
             try {
                 Redis::connection()->command('ping');
 

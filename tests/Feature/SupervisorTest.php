@@ -49,7 +49,7 @@ final class SupervisorTest extends TestCase
     /** @return array{int, int} master and child of the start by its number, once it was made */
     private function started(int $n): array
     {
-        for ($i = 0; $i < 600; $i++) {
+        for ($i = 0; $i < 6000; $i++) {
             $lines = is_file("{$this->folder}/started") ? explode("\n", trim((string) file_get_contents("{$this->folder}/started"))) : [];
             if (count($lines) >= $n) {
                 [$master, $child] = explode(' ', $lines[$n - 1]);
@@ -63,7 +63,7 @@ final class SupervisorTest extends TestCase
 
     private function isGone(int $pid): bool
     {
-        for ($i = 0; $i < 200; $i++) {
+        for ($i = 0; $i < 6000; $i++) {
             $state = @file_get_contents("/proc/{$pid}/stat");
             // What nobody has waited for yet is gone all the same.
             if ($state === false || preg_match('/\) Z /', $state) === 1) {
