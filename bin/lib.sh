@@ -54,11 +54,11 @@ ensure_packages() { # ensure_packages [tests]
     command -v composer >/dev/null || missing+=(composer)
     command -v node >/dev/null || missing+=(nodejs)
     command -v npm >/dev/null || missing+=(npm)
-    command -v chromium >/dev/null || missing+=(chromium)
+    # The first starts faster; the second prints the same. The browser's tests need both.
+    command -v chromium-headless-shell >/dev/null || { command -v chromium >/dev/null && [ "${1:-}" != tests ]; } || missing+=(chromium-headless-shell)
     command -v unzip >/dev/null || missing+=(unzip)
     if [ "${1:-}" = tests ]; then
         command -v chromedriver >/dev/null || missing+=(chromium-driver)
-        command -v chromium-headless-shell >/dev/null || missing+=(chromium-headless-shell)
         command -v pdftotext >/dev/null || missing+=(poppler-utils)
         command -v redis-server >/dev/null || missing+=(redis-server)
     fi

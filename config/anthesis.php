@@ -41,7 +41,7 @@ return [
 
     // The program that prints PDFs; blank: whatever is installed; “none”: dompdf, which draws no charts.
     'chromium' => match ((string) env('ANTHESIS_CHROMIUM', '')) {
-        '' => is_executable('/usr/bin/chromium') ? '/usr/bin/chromium' : '',
+        '' => array_values(array_filter(['/usr/bin/chromium-headless-shell', '/usr/bin/chromium'], is_executable(...)))[0] ?? '',
         'none' => '',
         default => env('ANTHESIS_CHROMIUM'),
     },
