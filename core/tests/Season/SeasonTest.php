@@ -141,7 +141,7 @@ final class SeasonTest extends TestCase
             ...array_fill(0, $warmFrom, $before === 5 ? 12.0 : 8.0),
             ...array_fill(0, 30, 12.0),
         ];
-        $ready = SoilReady::at(10.0, [2001 => $soil(0), 2002 => $soil(3), 2003 => $soil(9)], $today);
+        $ready = SoilReady::at(10.0, [2001 => $soil(9), 2002 => $soil(0), 2003 => $soil(3)], $today);
         self::assertFalse($ready->now);
         self::assertSame(
             ['2026-04-18', '2026-04-21', '2026-04-27'],
@@ -156,7 +156,7 @@ final class SeasonTest extends TestCase
         );
         self::assertSame([null, null, null], SoilReady::at(20.0, [2001 => $soil(0)], $today)->dates);
         // Of nineteen the second, the tenth and the eighteenth.
-        $many = SoilReady::at(10.0, array_map(static fn (int $day): array => $soil($day), range(0, 18)), $today);
+        $many = SoilReady::at(10.0, array_map(static fn (int $day): array => $soil($day), [...range(10, 18), ...range(0, 9)]), $today);
         self::assertSame(
             ['2026-04-19', '2026-04-27', '2026-05-05'],
             array_map(static fn (?Day $d): ?string => $d?->iso(), $many->dates),

@@ -81,6 +81,9 @@ final class WaterAdvisoryTest extends TestCase
         self::assertSame(180.0, $told->evidence[1]->with['rain']->with['rain']);
         self::assertGreaterThanOrEqual(8, $told->evidence[0]->with['of_ten']);
         self::assertSame('2012-07-21', $told->until->iso());
+        $before = static fn (Day $day): float => $day->number <= $since - 13 && $day->number >= $since - 14 ? 1.0 : $wet(3)($day);
+        $lately = self::told($before)['wet'] ?? self::fail('three wet days');
+        self::assertSame(181.0, $lately->evidence[1]->with['rain']->with['rain'], 'of two weeks');
         self::assertArrayNotHasKey('wet', self::told($wet(2)), 'two days');
         self::assertArrayNotHasKey('wet', self::told(static fn (): float => 60.0), 'it is never fit here');
         self::assertArrayNotHasKey('wet', self::told($wet(3), -9.0, -2.0), 'it is frozen');
