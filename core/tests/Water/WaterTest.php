@@ -180,6 +180,16 @@ final class WaterTest extends TestCase
             'three days before to three days after',
         );
         self::assertSame(7, count(array_filter($shares)));
+        // The same in the year after, and a third year in which it rains on that day too.
+        $three = new DailyRecord(
+            $record->first,
+            array_fill(0, 3 * 365, 12.0),
+            array_fill(0, 3 * 365, 36.0),
+            [...$rain, ...$rain, ...array_fill(0, 365, 20.0)],
+        );
+        $fit = Workable::of(WaterDays::of($three, Latitude::of(45.0)), Ground::named('sand'));
+        self::assertSame([99, 464], array_keys($fit->days, true, true));
+        self::assertEqualsWithDelta(array_fill(0, 7, 2 / 3 / 7), array_slice($fit->shares(), 96, 7), 1e-12);
     }
 
     private static function crop(?string $thirst = null, ?float $root = null, ?float $depletion = null, ?float $late = null): Crop
