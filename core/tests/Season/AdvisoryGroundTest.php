@@ -123,6 +123,12 @@ final class AdvisoryGroundTest extends TestCase
         // −3 °C, and a young tomato dies at 0: a row cover leaves −0.5, a low tunnel 2.
         self::assertSame([0.0, 'low tunnel'], [$tomato->hardiness->killYoungC, $tender[0]['cover']?->name]);
         self::assertNull(NightWork::of($season, [$outside[0]], [Site::named('row cover')])->tender[0]['cover']);
+        $exactly = $this->season($this->nights('04-03', ...array_fill(0, 6, -2.5)));
+        self::assertSame(
+            'low tunnel',
+            NightWork::of($exactly, [$outside[0]], Site::covers())->tender[0]['cover']?->name,
+            'a row cover leaves 0, which kills',
+        );
         self::assertSame(
             'cold frame',
             NightWork::of($season, [$outside[0]], [Site::named('row cover'), Site::named('cold frame')])->tender[0]['cover']?->name,
