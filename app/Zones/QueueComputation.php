@@ -28,8 +28,9 @@ final class QueueComputation
                         ->where('site_id', $site?->id)
                         ->whereNull('record_import_id')
                         ->where('state', ComputationState::Queued)
+                        ->latest('id')
                         ->first();
-            if ($waiting !== null) {
+            if ($waiting !== null && self::stillWaits($waiting)) {
                 return $waiting;
             }
             $computation = Computation::query()->create([
@@ -46,6 +47,15 @@ final class QueueComputation
 
             return $computation->refresh();
         });
+    }
+
+    /**
+     * Whether no worker took it up yet; none can until this transaction ends, so it will see what is changed here. What a transaction reads
+     * otherwise is as old as its first look.
+     */
+    private static function stillWaits(Computation $computation): bool
+    {
+        return Computation::query()->whereKey($computation->id)->lockForUpdate()->value('state') === ComputationState::Queued;
     }
 
     /** The same, after a change of something that the zone's results depend on: from now on they are out of date. */

@@ -40,8 +40,12 @@ abstract class BrowserTestCase extends TestCase
         $found = $this->browser->driver->executeAsyncScript(
             <<<'JS'
             const done = arguments[arguments.length - 1];
+            // What is still fading in has too little contrast for a moment.
+            const fading = document.getAnimations().filter((a) => Number.isFinite(a.effect?.getComputedTiming().endTime));
             const told = (v) => v.id + ': ' + v.nodes.slice(0, 3).map((n) => n.html.slice(0, 200)).join(' | ');
-            axe.run(document, { resultTypes: ['violations'] }).then((r) => done(r.violations.map(told)));
+            Promise.allSettled(fading.map((a) => a.finished))
+                .then(() => axe.run(document, { resultTypes: ['violations'] }))
+                .then((r) => done(r.violations.map(told)));
             JS
             ,
         );

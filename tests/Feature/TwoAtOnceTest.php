@@ -27,6 +27,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Queue;
 use PDO;
+use PDOException;
 use PHPUnit\Framework\Attributes\TestWith;
 use Tests\TestCase;
 
@@ -132,6 +133,42 @@ final class TwoAtOnceTest extends TestCase
         } finally {
             $other->rollBack();
             DB::statement('SET SESSION innodb_lock_wait_timeout = 50');
+            Zone::query()->delete();
+            User::query()->delete();
+            DB::beginTransaction();
+        }
+    }
+
+    public function test_a_change_is_computed_even_if_a_worker_took_up_the_last_one_in_the_meantime(): void
+    {
+        Queue::fake();
+        $queue = app(QueueComputation::class);
+        $zone = $this->zone();
+        $taken = $queue->changed($zone, null, null);
+        DB::commit(); // so another connection sees them
+        $worker = $this->anotherConnection();
+        $worker->setAttribute(PDO::ATTR_ERRMODE, PDO::ERRMODE_EXCEPTION);
+        $worker->exec('SET SESSION innodb_lock_wait_timeout = 1');
+        $takeUp = "UPDATE computations SET state = 'running' WHERE id = ";
+        DB::beginTransaction();
+        try {
+            self::assertSame(ComputationState::Queued, $taken->refresh()->state);
+            $worker->exec($takeUp.$taken->id);
+            $waits = $queue->changed($zone, null, null);
+            self::assertNotSame($taken->id, $waits->id, 'the worker may have read everything before this change');
+            self::assertSame($waits->id, $queue->changed($zone, null, null)->id);
+            DB::commit();
+            DB::beginTransaction();
+            self::assertSame($waits->id, $queue->changed($zone, null, null)->id);
+            try {
+                $worker->exec($takeUp.$waits->id);
+                self::fail('a worker took it up before the change was saved');
+            } catch (PDOException $refused) {
+                self::assertStringContainsString('Lock wait timeout', $refused->getMessage());
+            }
+        } finally {
+            DB::rollBack();
+            Computation::query()->delete();
             Zone::query()->delete();
             User::query()->delete();
             DB::beginTransaction();
