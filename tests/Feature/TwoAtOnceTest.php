@@ -159,7 +159,7 @@ final class TwoAtOnceTest extends TestCase
             self::assertSame($waits->id, $queue->changed($zone, null, null)->id);
             DB::commit();
             DB::beginTransaction();
-            self::assertSame($waits->id, $queue->changed($zone, null, null)->id);
+            self::assertTrue($queue->changed($zone, null, null)->is($waits));
             try {
                 $worker->exec($takeUp.$waits->id);
                 self::fail('a worker took it up before the change was saved');
