@@ -17,19 +17,25 @@ final class WaterAdvisoryTest extends TestCase
     private const LAST = '2012-07-14';
 
     /**
-     * Twelve years of the same warm day, to July 14, 2012.
+     * Twelve years of the same warm day, to July 14, 2012, or another last day.
      *
      * @param  callable(Day): (float|null)  $rain
      * @return array<string, AdvisoryGround> by key
      */
-    private static function told(callable $rain, float $low = 14.0, float $high = 28.0, int $from = 2001): array
-    {
+    private static function told(
+        callable $rain,
+        float $low = 14.0,
+        float $high = 28.0,
+        int $from = 2001,
+        string $last = self::LAST,
+        float $latitude = 45.0,
+    ): array {
         $first = Day::of($from, 1, 1);
-        $days = Day::fromIso(self::LAST)->number - $first->number + 1;
+        $days = Day::fromIso($last)->number - $first->number + 1;
         $fallen = array_map(static fn (int $i): ?float => $rain($first->plus($i)), range(0, $days - 1));
         $record = new DailyRecord($first, array_fill(0, $days, $low), array_fill(0, $days, $high), $fallen);
 
-        return array_column(WaterAdvisory::of($record, Latitude::of(45.0)), null, 'key');
+        return array_column(WaterAdvisory::of($record, Latitude::of($latitude)), null, 'key');
     }
 
     /** @param  int  $dry  days to the last on which nothing fell in 2012 */
@@ -60,6 +66,20 @@ final class WaterAdvisoryTest extends TestCase
         })['dry'] ?? self::fail('four dry weeks');
         self::assertSame(4, $short->says->with['weeks']);
         self::assertArrayNotHasKey('dry', self::told(static fn (): float => 2.0), 'no drier than any other');
+    }
+
+    public function test_the_last_day_of_february_is_held_against_the_28th_of_other_years(): void
+    {
+        // Much falls on every March 1, which none of the spans has.
+        $last = Day::fromIso('2012-02-29');
+        $rain = static fn (Day $day): float => match (true) {
+            $day->number > $last->number - 21 => 0.0,
+            str_ends_with($day->iso(), '-03-01') => 50.0,
+            default => 2.0,
+        };
+        $told = self::told($rain, last: '2012-02-29', latitude: -45.0)['dry'] ?? self::fail('three dry weeks');
+        self::assertSame([8, 12], [$told->says->with['weeks'], $told->says->with['years']]);
+        self::assertSame(112.0, $told->evidence[1]->with['rain']->with['rain']);
     }
 
     public function test_a_dry_spell_is_no_news_in_the_cool_on_a_short_record_or_where_rain_is_not_known(): void
