@@ -347,6 +347,10 @@ final class AdvisoryGroundTest extends TestCase
                 AdvisoryGround::of($season, $two, [$normal[0], $normal[0]], [], $nights, []),
             ),
         );
+        // One that is not to be expected keeps no other from being told.
+        $never = SoilReady::at(20.0, array_fill(2001, 6, array_fill(0, 53, 8.0)), $season->today);
+        [$other] = AdvisoryGround::of($season, [$never, ...$late], [$normal[0], $normal[0]], [], $nights, []);
+        self::assertSame('soil-10', $other->key);
     }
 
     /** @return list<AdvisoryGround> of soil that is warm on April 1, where it usually is so many days later */

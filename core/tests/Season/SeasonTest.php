@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace Anthesis\Tests\Season;
 
 use Anthesis\Crop\Crop;
+use Anthesis\Crop\CropBook;
 use Anthesis\Crop\LightSchool;
 use Anthesis\Crop\Route;
+use Anthesis\Place\KnownRecord;
+use Anthesis\Place\Place;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
@@ -17,6 +20,7 @@ use Anthesis\Season\Member;
 use Anthesis\Season\OutlookRefused;
 use Anthesis\Season\Pile;
 use Anthesis\Season\RecordAlone;
+use Anthesis\Season\SeasonLack;
 use Anthesis\Season\SeasonPosition;
 use Anthesis\Season\SoilReady;
 use Anthesis\Season\SortedActs;
@@ -93,6 +97,26 @@ final class SeasonTest extends TestCase
         );
         self::assertSame([2001, 2002, 2003, 2004, 2005, 2006], $years(10));
         self::assertSame([2001, 2004, 2005, 2006], $years(11), 'the 480 days of 2002 hold it too');
+    }
+
+    public function test_a_member_goes_on_from_february_28_where_today_is_the_29th(): void
+    {
+        $record = $this->record('2001-01-01', '2008-02-28', ['2003-02-28' => [-7.0, 7.0], '2003-03-01' => [-6.0, 6.0]]);
+        $member = Splice::members($record, null)[2];
+        self::assertSame([2003, -7.0, -6.0], [$member->year, $member->record->minimum[400], $member->record->minimum[401]]);
+        // Only that day of that month: March 29 goes on from March 29.
+        $spring = $this->record('2001-01-01', '2008-03-28', ['2003-03-28' => [-7.0, 7.0], '2003-03-29' => [-6.0, 6.0]]);
+        self::assertSame(-6.0, Splice::members($spring, null)[2]->record->minimum[400]);
+    }
+
+    public function test_a_season_needs_a_record_that_ended_ten_days_ago_at_most(): void
+    {
+        $record = KnownRecord::of($this->record('2001-01-01', '2008-03-31'));
+        $place = new Place($record, $record, Latitude::of(46.0), LightSchool::Radiation, [Site::openGround()], CropBook::none());
+        $lacks = static fn (string $today): ?SeasonLack => ThisSeason::lacks($place->inSeason(Day::fromIso($today), null));
+        self::assertNull($lacks('2008-04-11'), 'ten days are missing');
+        self::assertSame(SeasonLack::RecordEnds, $lacks('2008-04-12'));
+        self::assertSame([null, SeasonLack::RecordIsShort], [$lacks('2002-02-05'), $lacks('2002-02-04')], '400 days, and 399');
     }
 
     public function test_the_outlook_comes_between_and_must_go_on_where_the_record_ends(): void
