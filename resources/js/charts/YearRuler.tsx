@@ -1,4 +1,4 @@
-import { levels, say } from '../words/words';
+import { levels, say, units } from '../words/words';
 import { line } from 'd3-shape';
 import { inShort, yearDay, type MonthDay } from '../time/days';
 import { straightened } from './straightened';
@@ -18,6 +18,7 @@ const HOURS = [8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18];
 /** Heights of the ruler's parts, px. */
 const MONTHS_AT = 20;
 const FREEZE = { top: 26, height: 26 };
+const FOOT = FREEZE.top + FREEZE.height;
 const SOIL = { top: 58, height: 22 };
 const LIGHT_AT = 88;
 export const RULER_HEIGHT = 106;
@@ -27,29 +28,65 @@ const FINE = 0.3;
 
 const round = (px: number) => Math.round(10 * px) / 10;
 
-/** The place's year: chance of freeze, days of heat, soil, and day length, over months and weeks. */
-export function YearRuler({ scale, ruler, labels }: { scale: YearScale; ruler: RulerData; labels: number }) {
+const up = (top: number, height: number, value: number, most: number) => round(top + height - (height * value) / most);
+
+/** The lines and ticks of a place's year. */
+function linesOf(scale: YearScale, ruler: RulerData) {
     const dayWidth = scale.width / 365;
-    const freeze = inRulerOrder(ruler.freeze_chance, ruler.starts);
-    const hot = inRulerOrder(ruler.hot_chance, ruler.starts);
-    const soil = inRulerOrder(ruler.soil, ruler.starts);
-    const up = (top: number, height: number, value: number, most: number) =>
-        round(top + height - (height * value) / most);
     const days = (values: number[], y: (value: number) => number) =>
         line().digits(1)(
             straightened(
-                values.map((value, i) => [(i + 0.5) * dayWidth, y(value)]),
+                inRulerOrder(values, ruler.starts).map((value, i) => [(i + 0.5) * dayWidth, y(value)]),
                 FINE,
             ),
         ) ?? '';
-    const foot = FREEZE.top + FREEZE.height;
     const share = (chances: number[]) =>
-        `${days(chances, (v) => up(FREEZE.top, FREEZE.height, v, 1))}V${foot}H${round(dayWidth / 2)}Z`;
-    const [coldest, warmest] = [Math.min(...soil), Math.max(...soil)];
-    const span = Math.max(1, warmest - coldest);
+        `${days(chances, (v) => up(FREEZE.top, FREEZE.height, v, 1))}V${FOOT}H${round(dayWidth / 2)}Z`;
+    const [coldest, warmest] = [Math.min(...ruler.soil), Math.max(...ruler.soil)];
+    const soilAt = (celsius: number) => up(SOIL.top, SOIL.height, celsius - coldest, Math.max(1, warmest - coldest));
     const narrow = scale.width < 560;
-    const soilTicks = crossings(ruler.soil, levels(narrow));
-    const lightTicks = spaced(crossings(ruler.day_length, HOURS), scale, narrow ? 30 : 34);
+    return {
+        freeze: share(ruler.freeze_chance),
+        heat: share(ruler.hot_chance),
+        soil: days(ruler.soil, soilAt),
+        soilTicks: crossings(ruler.soil, levels(narrow)).map((tick) => ({ ...tick, y: soilAt(tick.level) })),
+        lightTicks: spaced(crossings(ruler.day_length, HOURS), scale, narrow ? 30 : 34),
+    };
+}
+
+/** Those of the year drawn last in a width and in units: the pages of an edition all show the same year. */
+const drawn = new Map<string, { ruler: RulerData; lines: ReturnType<typeof linesOf> }>();
+
+/** A page shows two. */
+const MOST_DRAWN = 8;
+
+function linesAgain(scale: YearScale, ruler: RulerData) {
+    const key = `${scale.width} ${units()}`;
+    const before = drawn.get(key);
+    if (before && isSameYear(before.ruler, ruler)) return before.lines;
+    if (drawn.size >= MOST_DRAWN) drawn.clear();
+    const lines = linesOf(scale, ruler);
+    drawn.set(key, { ruler, lines });
+    return lines;
+}
+
+function isSameYear(one: RulerData, other: RulerData): boolean {
+    const same = (values: number[], others: number[]) =>
+        values.length === others.length && values.every((value, i) => value === others[i]);
+    return (
+        one === other ||
+        (one.starts === other.starts &&
+            same(one.freeze_chance, other.freeze_chance) &&
+            same(one.hot_chance, other.hot_chance) &&
+            same(one.soil, other.soil) &&
+            same(one.day_length, other.day_length))
+    );
+}
+
+/** The place's year: chance of freeze, days of heat, soil, and day length, over months and weeks. */
+export function YearRuler({ scale, ruler, labels }: { scale: YearScale; ruler: RulerData; labels: number }) {
+    const dayWidth = scale.width / 365;
+    const lines = linesAgain(scale, ruler);
     return (
         <g>
             <g aria-hidden="true">
@@ -64,34 +101,25 @@ export function YearRuler({ scale, ruler, labels }: { scale: YearScale; ruler: R
                 <line className="ink" x1={0} x2={scale.width} y1={MONTHS_AT} y2={MONTHS_AT} strokeWidth="1.2" />
                 <path className="ink" d={scale.weeks.map((x) => `M${x} ${MONTHS_AT}v4`).join('')} strokeWidth="0.8" />
             </g>
-            <path className="freeze-area" d={share(freeze)} />
-            <path className="heat-area" d={share(hot)} />
-            <line className="rule" x1={0} x2={scale.width} y1={foot} y2={foot} />
-            <path
-                className="ink"
-                d={days(soil, (v) => up(SOIL.top, SOIL.height, v - coldest, span))}
-                strokeWidth="1.3"
-            />
-            {soilTicks.map(({ day, level }) => (
+            <path className="freeze-area" d={lines.freeze} />
+            <path className="heat-area" d={lines.heat} />
+            <line className="rule" x1={0} x2={scale.width} y1={FOOT} y2={FOOT} />
+            <path className="ink" d={lines.soil} strokeWidth="1.3" />
+            {lines.soilTicks.map(({ day, level, y }) => (
                 <g key={day + level}>
                     <circle
                         cx={round(scale.x(yearDay(day)) + dayWidth / 2)}
-                        cy={up(SOIL.top, SOIL.height, level - coldest, span)}
+                        cy={y}
                         r="2.2"
                         fill="var(--paper)"
                         stroke="var(--ink)"
                     />
-                    <text
-                        className="quiet"
-                        x={scale.x(yearDay(day)) + 5}
-                        y={up(SOIL.top, SOIL.height, level - coldest, span) + 11}
-                        fontSize="10"
-                    >
+                    <text className="quiet" x={scale.x(yearDay(day)) + 5} y={y + 11} fontSize="10">
                         {say('degrees', { celsius: level })}
                     </text>
                 </g>
             ))}
-            {lightTicks.map(({ day, level }) => (
+            {lines.lightTicks.map(({ day, level }) => (
                 <g key={day + level}>
                     <line
                         className="light"

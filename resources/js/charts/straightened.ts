@@ -5,15 +5,29 @@ export type Point = [x: number, y: number];
  * days becomes a few dozen points, a flat winter two, and looks the same.
  */
 export function straightened(points: Point[], within: number): Point[] {
-    const [first, last] = [points[0], points[points.length - 1]];
-    if (points.length < 3 || first === undefined || last === undefined) return points;
+    if (points.length < 3) return points;
+    const kept = new Set([0, points.length - 1]);
+    const pieces: [from: number, to: number][] = [[0, points.length - 1]];
+    for (let piece = pieces.pop(); piece !== undefined; piece = pieces.pop()) {
+        const at = farthest(points, piece, within);
+        if (at === null) continue;
+        kept.add(at);
+        pieces.push([piece[0], at], [at, piece[1]]);
+    }
+    return points.filter((_, i) => kept.has(i));
+}
+
+/** The point between two that is farthest from the line through them, and farther than this; the first of several. */
+function farthest(points: Point[], [from, to]: [number, number], within: number): number | null {
+    const [first, last] = [points[from] as Point, points[to] as Point];
     const [width, height] = [last[0] - first[0], last[1] - first[1]];
     const length = Math.hypot(width, height) || 1;
-    let [farthest, at] = [within, 0];
-    points.forEach(([x, y], i) => {
-        const away = Math.abs(width * (first[1] - y) - (first[0] - x) * height) / length;
-        if (away > farthest) [farthest, at] = [away, i];
-    });
-    if (at === 0) return [first, last];
-    return [...straightened(points.slice(0, at + 1), within), ...straightened(points.slice(at), within).slice(1)];
+    let away = within;
+    let at: number | null = null;
+    for (let i = from + 1; i < to; i++) {
+        const [x, y] = points[i] as Point;
+        const off = Math.abs(width * (first[1] - y) - (first[0] - x) * height) / length;
+        if (off > away) [away, at] = [off, i];
+    }
+    return at;
 }
