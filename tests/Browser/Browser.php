@@ -6,13 +6,13 @@ namespace Tests\Browser;
 
 use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Exception\ElementClickInterceptedException;
 use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\Exception\TimeoutException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
-use Facebook\WebDriver\WebDriverExpectedCondition;
 use Facebook\WebDriver\WebDriverKeys;
 use PHPUnit\Framework\Assert;
 use RuntimeException;
@@ -83,12 +83,46 @@ final class Browser
         $this->errors();
     }
 
+    /** Goes to an address: from one screen of the desk to another as its links do, otherwise by loading it. */
     public function visit(string $path): self
+    {
+        return $this->isGoneTo($path) ? $this : $this->load($path);
+    }
+
+    /** Loads an address, which forgets what the page knew. */
+    public function load(string $path): self
     {
         $this->slowDown();
         $this->driver->get($this->base.$path);
 
         return $this;
+    }
+
+    /** Whether the desk was open, and shows another of its screens by now; an address loads in twice the time. */
+    private function isGoneTo(string $path): bool
+    {
+        return (bool) $this->driver->executeAsyncScript(
+            <<<'JS'
+            const [path, done] = arguments;
+            const before = document.querySelector('main');
+            const isDesk = location.pathname.startsWith('/desk') && path.startsWith('/desk') && document.querySelector('nav') !== null;
+            if (!isDesk || before === null || path.split('?')[0] === location.pathname) {
+                done(false);
+                return;
+            }
+            before.dataset.before = '';
+            history.pushState(null, '', path);
+            dispatchEvent(new PopStateEvent('popstate'));
+            const look = () => {
+                const isThere = document.querySelector('main:not([data-before])') && !document.querySelector('div.settling');
+                if (isThere) done(true);
+                else requestAnimationFrame(look);
+            };
+            look();
+            JS
+            ,
+            [$path],
+        );
     }
 
     public function path(): string
@@ -98,60 +132,62 @@ final class Browser
 
     public function find(string $css): RemoteWebElement
     {
-        return $this->driver
-            ->wait(self::WAIT_SECONDS, 100)
-            ->until(
-                WebDriverExpectedCondition::presenceOfElementLocated(WebDriverBy::cssSelector($css)),
-                "No {$css} on {$this->driver->getCurrentURL()}",
-            );
+        return $this->first(WebDriverBy::cssSelector($css), static fn (): bool => true, "No {$css}");
     }
 
-    /** Waits until the condition holds. What the page removes in the meantime is looked up again. */
+    /**
+     * Waits until the condition holds: what is soon there is seen soon, and what takes long is seldom asked for. What the page removes in
+     * the meantime is looked up again.
+     */
     public function until(callable $holds, string $message): void
     {
-        $this->driver->wait(self::WAIT_SECONDS, 100)->until(static function () use ($holds): bool {
+        $end = hrtime(true) + self::WAIT_SECONDS * 1_000_000_000;
+        for ($pause = 10_000; ; $pause = min(2 * $pause, 300_000)) {
             try {
-                return $holds();
+                if ($holds()) {
+                    return;
+                }
             } catch (StaleElementReferenceException) {
-                return false;
+                // Looked up again.
             }
-        }, $message);
+            if (hrtime(true) > $end) {
+                throw new TimeoutException("{$message} This is {$this->driver->getCurrentURL()}.");
+            }
+            usleep($pause);
+        }
     }
 
     /** Waits until the text is nowhere on the page. */
     public function seeNoLonger(string $text): self
     {
-        $this->until(
-            fn (): bool => ! str_contains($this->text(), $text),
-            "“{$text}” is still to be read on {$this->driver->getCurrentURL()}.",
-        );
+        $this->until(fn (): bool => ! str_contains($this->text(), $text), "“{$text}” is still to be read.");
 
         return $this;
     }
 
     /** The text of the first such element, once it starts with this. */
-    public function first(string $css, string $start): string
+    public function starting(string $css, string $start): string
     {
-        $text = fn (): string => (string) $this->driver->executeScript(
-            'return document.querySelector(arguments[0])?.innerText ?? ""',
-            [$css],
-        );
-        $this->until(fn (): bool => $this->isShown() && str_starts_with($text(), $start), "No {$css} starts with “{$start}”");
+        $read = '';
+        $this->until(function () use ($css, $start, &$read): bool {
+            $read = $this->shown($css);
 
-        return $text();
+            return str_starts_with($read, $start);
+        }, "No {$css} starts with “{$start}”.");
+
+        return $read;
     }
 
     /** Waits until the text is somewhere on the page. */
     public function see(string $text): self
     {
         $read = '';
-        $isRead = function () use ($text, &$read): bool {
-            $read = $this->text();
-
-            return str_contains($read, $text);
-        };
         try {
-            $this->until(fn (): bool => $this->isShown() && $isRead(), '');
+            $this->until(function () use ($text, &$read): bool {
+                $read = $this->shown('body');
+
+                return str_contains($read, $text);
+            }, '');
         } catch (TimeoutException) {
             Assert::fail(
                 "“{$text}” is not to be read on {$this->driver->getCurrentURL()}, where it says: ".
@@ -164,10 +200,13 @@ final class Browser
         return $this;
     }
 
-    /** Whether the screen is shown: while it waits for its first data, it is there but not visible. */
-    private function isShown(): bool
+    /** The text of the first such element; nothing while the screen waits for its first data, and is there but not visible. */
+    private function shown(string $css): string
     {
-        return (bool) $this->driver->executeScript('return document.querySelector("div.settling") === null');
+        return (string) $this->driver->executeScript(
+            'return document.querySelector("div.settling") ? "" : document.querySelector(arguments[0])?.innerText ?? ""',
+            [$css],
+        );
     }
 
     public function text(): string
@@ -190,18 +229,12 @@ final class Browser
 
     public function press(string $text): self
     {
-        $this->clickable("//button[normalize-space()='{$text}']")->click();
-        $this->clicks++;
-
-        return $this;
+        return $this->click("//button[normalize-space()='{$text}']");
     }
 
     public function follow(string $text): self
     {
-        $this->clickable("//a[normalize-space()='{$text}']")->click();
-        $this->clicks++;
-
-        return $this;
+        return $this->click("//a[normalize-space()='{$text}']");
     }
 
     public function attach(string $path): self
@@ -298,13 +331,42 @@ final class Browser
         );
     }
 
+    /** Clicks on it, once nothing is in front of it, as a notice is for a moment. */
+    private function click(string $xpath): self
+    {
+        $this->until(function () use ($xpath): bool {
+            try {
+                $this->clickable($xpath)->click();
+            } catch (ElementClickInterceptedException) {
+                return false;
+            }
+
+            return true;
+        }, "Something is in front of {$xpath}.");
+        $this->clicks++;
+
+        return $this;
+    }
+
     private function clickable(string $xpath): RemoteWebElement
     {
-        return $this->driver
-            ->wait(self::WAIT_SECONDS, 100)
-            ->until(
-                WebDriverExpectedCondition::elementToBeClickable(WebDriverBy::xpath($xpath)),
-                "Nothing to click at {$xpath} on {$this->driver->getCurrentURL()}",
-            );
+        return $this->first(
+            WebDriverBy::xpath($xpath),
+            static fn (RemoteWebElement $e): bool => $e->isDisplayed() && $e->isEnabled(),
+            "Nothing to click at {$xpath}",
+        );
+    }
+
+    /** Waits for the first such element that is as wanted. */
+    private function first(WebDriverBy $by, callable $isWanted, string $message): RemoteWebElement
+    {
+        $found = null;
+        $this->until(function () use ($by, $isWanted, &$found): bool {
+            $found = $this->driver->findElements($by)[0] ?? null;
+
+            return $found !== null && $isWanted($found);
+        }, "{$message}.");
+
+        return $found ?? throw new TimeoutException($message);
     }
 }

@@ -34,7 +34,7 @@ final class LogTest extends BrowserTestCase
             "const s = document.querySelector('select'); const o = [...s.options].find((o) => o.text === '{$zone}');".
                 " Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(s, o.value); s.dispatchEvent(new Event('change', {bubbles: true}))",
         );
-        $this->browser->first('.log h1', $zone);
+        $this->browser->starting('.log h1', $zone);
     }
 
     public function test_a_sowing_is_logged_in_three_touches_and_the_desk_has_it(): void
@@ -49,7 +49,7 @@ final class LogTest extends BrowserTestCase
         $this->browser->driver->findElement(WebDriverBy::cssSelector('.keep button'))->click();
         $this->browser->see('Saved: sown.')->see('Everything is sent');
         $this->browser->devTools('Emulation.clearDeviceMetricsOverride', []);
-        $this->browser->visit('/desk/zones/basin-floor/log')->first('.log-screen tbody tr', '18 Apr 2026');
+        $this->browser->visit('/desk/zones/basin-floor/log')->starting('.log-screen tbody tr', '18 Apr 2026');
         self::assertStringContainsString('Radish', $this->browser->find('.log-screen tbody tr')->getText());
         $this->assertAccessible('the log at the desk');
         $this->browser->press('Undo')->see('Undone.');

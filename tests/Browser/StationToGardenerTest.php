@@ -58,6 +58,7 @@ final class StationToGardenerTest extends BrowserTestCase
 
         $this->logIn();
         $this->browser
+            ->visit('/desk')
             ->follow('Add a zone')
             ->fill('Name', $name)
             ->fill('District', 'Kestrel Basin')
@@ -136,7 +137,7 @@ final class StationToGardenerTest extends BrowserTestCase
         $this->browser->find('#stop-radish')->sendKeys("\n");
 
         // The panel for the initial day turns to the crop.
-        return $this->browser->first('.windows aside h3', 'Sow outdoors: ');
+        return $this->browser->starting('.windows aside h3', 'Sow outdoors: ');
     }
 
     /**

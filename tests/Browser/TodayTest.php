@@ -9,7 +9,7 @@ final class TodayTest extends BrowserTestCase
     public function test_the_packets_on_the_table_are_sorted_read_and_kept(): void
     {
         $this->logIn();
-        $this->browser->see('Demonstration: today is 18 April 2026');
+        $this->browser->visit('/desk')->see('Demonstration: today is 18 April 2026');
         $this->browser
             ->visit('/desk/zones/basin-floor/today')
             ->see('Soil at 5 cm')

@@ -64,11 +64,13 @@ final class WindowsTest extends BrowserTestCase
             JS
             ,
         );
-        $this->browser->see('On 1 July')->see('seasons on record');
+        // Which of these days is there depends on a pixel.
+        $this->browser->see(' July')->see('seasons on record');
+        self::assertSame(1, preg_match('/On [12] July/', $this->browser->text(), $day), 'the day under the click');
         $this->browser->fill('Find a crop', 'bush bean')->see('1 of 113 crops')->find('#row-bush-bean .name')->click();
         $this->browser->see('Show crop evidence')->see('(mean of 7 days)')->see('Seed may be treated');
         self::assertStringContainsString('crop=bush-bean', $this->browser->driver->getCurrentURL());
-        $this->browser->follow('Back to the day')->see('On 1 July');
+        $this->browser->follow('Back to the day')->see($day[0]);
     }
 
     public function test_a_crop_is_found_and_the_cursor_reads_its_evidence_in_the_dossier(): void
@@ -170,6 +172,7 @@ final class WindowsTest extends BrowserTestCase
     public function test_a_volunteer_sees_all_and_is_offered_nothing_to_publish(): void
     {
         $this->logIn('tobias@kestrel.example');
+        $this->browser->visit('/desk')->see('Zones');
         self::assertStringNotContainsString('Add a zone', $this->browser->text());
         $this->browser->visit('/desk/zones/basin-floor/calendars')->see('Published calendars');
         self::assertCount(0, $this->browser->driver->findElements(WebDriverBy::cssSelector('form')));
@@ -273,7 +276,12 @@ final class WindowsTest extends BrowserTestCase
 
     public function test_the_keyboard_comes_to_a_crop_in_a_few_steps_and_is_never_lost(): void
     {
-        $this->logIn();
+        $this->browser
+            ->visit('/desk/login')
+            ->fill('E-mail address', 'wren@kestrel.example')
+            ->fill('Password', 'kestrel-demo')
+            ->press('Log in')
+            ->see('Zones');
         $at = fn (string $what): mixed => $this->browser->driver->executeScript("return document.activeElement.{$what}");
         $this->browser->until(static fn (): bool => $at('tagName') === 'MAIN', 'After the log-in the keyboard is on the screen.');
         $this->browser->visit('/desk/zones/basin-floor/planting-windows')->see('113 of 113 crops');
