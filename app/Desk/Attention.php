@@ -64,7 +64,7 @@ final readonly class Attention
                     ]),
                 );
             }
-            $matters = [...$matters, ...$ofSeason, ...$this->matters->of($zone, $user, $today)];
+            $matters = [...$matters, ...$ofSeason, ...$this->matters->of($zone, $user, $today, $place)];
             $told[] = [
                 'zone' => $zone->slug,
                 'figured' => ! $hasSeason || $sheet !== null,

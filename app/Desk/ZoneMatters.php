@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Desk;
 
+use Anthesis\Place\Place;
 use Anthesis\Record\Day;
 use Anthesis\Words\Phrase;
 use App\Editions\Edition;
@@ -35,8 +36,11 @@ final readonly class ZoneMatters
     {
     }
 
-    /** @return list<Matter> those that the person can do something about */
-    public function of(Zone $zone, User $user, Day $today): array
+    /**
+     * @param  Place|null  $place  the zone's; null without a record
+     * @return list<Matter> those that the person can do something about
+     */
+    public function of(Zone $zone, User $user, Day $today, ?Place $place): array
     {
         return array_values(
             array_filter([
@@ -52,7 +56,7 @@ final readonly class ZoneMatters
                     : [],
                 $user->can('sign', $zone) ? self::signature($zone, $user) : null,
                 ...$user->can('publish', $zone) ? [self::comments($zone), self::unpublished($zone)] : [],
-                $this->conflicts($zone, $today),
+                $this->conflicts($zone, $today, $place),
                 self::tables($zone, $user),
             ]),
         );
@@ -153,11 +157,11 @@ final readonly class ZoneMatters
         return $zone->currentEdition === null && $zone->currentComputation !== null ? self::toDecide('unpublished', $zone) : null;
     }
 
-    private function conflicts(Zone $zone, Day $today): ?Matter
+    private function conflicts(Zone $zone, Day $today, ?Place $place): ?Matter
     {
         $count = 0;
         $parts = [];
-        foreach ($this->ground->of($zone, $today, $today, $today->plus(self::AHEAD_DAYS))['beds'] as $bed) {
+        foreach ($this->ground->of($zone, $today, $today, $today->plus(self::AHEAD_DAYS), null, $place)['beds'] as $bed) {
             if ($bed['conflicts'] !== []) {
                 $count += count($bed['conflicts']);
                 $parts[] = Phrase::of('verbatim', ['text' => trim("{$bed['garden']} {$bed['name']}")]);

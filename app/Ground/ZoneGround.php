@@ -13,6 +13,7 @@ use Anthesis\Ground\Occupancy;
 use Anthesis\Ground\SeedNeed;
 use Anthesis\Ground\Standing;
 use Anthesis\Ground\StandingKind;
+use Anthesis\Place\Place;
 use Anthesis\Record\Day;
 use Anthesis\Window\ProofStandard;
 use App\Crops\Crop;
@@ -44,22 +45,29 @@ final readonly class ZoneGround
     {
     }
 
-    /** @return GrowingHere|null null without a record */
-    public function growing(Zone $zone): ?GrowingHere
+    /**
+     * @param  Place|null  $place  the zone's, if it was read already
+     * @return GrowingHere|null null without a record
+     */
+    public function growing(Zone $zone, ?Place $place = null): ?GrowingHere
     {
-        $place = $this->places->zone($zone);
+        $place ??= $this->places->zone($zone);
 
         return $place === null ? null : GrowingHere::at($place, ProofStandard::from($zone->standard));
     }
 
     /**
      * @param  list<int>|null  $only  only these beds; null: all
+     * @param  Place|null  $place  the zone's, if it was read already
      * @return array<string, mixed> as the contract's Ground
      */
-    public function of(Zone $zone, Day $today, Day $from, Day $to, ?array $only = null): array
+    public function of(Zone $zone, Day $today, Day $from, Day $to, ?array $only = null, ?Place $place = null): array
     {
-        $here = $this->growing($zone);
         $beds = [];
+        if ($only === null && ! Bed::query()->where('zone_id', $zone->id)->exists()) {
+            return ['today' => $today->iso(), 'from' => $from->iso(), 'to' => $to->iso(), 'beds' => $beds];
+        }
+        $here = $this->growing($zone, $place);
         foreach ($this->beds($zone, $here, $today, $from, $to, $only) as ['bed' => $bed, 'core' => $core, 'told' => $told]) {
             $beds[] = [
                 'id' => $bed->id,
