@@ -121,7 +121,8 @@ final class PageRenderer
                     }
                     if (! isset($asked[$number]) && $shares !== []) {
                         [$request, $asked[$number]] = self::asked(array_shift($shares));
-                        $processes[$number] = RenderingProcess::open($number, [(string) config('anthesis.node'), self::YOUNG, self::path()]);
+                        $node = (string) config('anthesis.node');
+                        $processes[$number] = RenderingProcess::open($number, [$node, self::YOUNG, self::path()]);
                         $processes[$number]->ask($request);
                     }
                     yield from $answered;
