@@ -19,7 +19,7 @@ final class MemoryTest extends TestCase
     {
         exec(
             escapeshellarg(PHP_BINARY).
-                ' -d pcov.enabled=0 -d memory_limit=128M '.
+                ' -d pcov.enabled=0 -d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M -d memory_limit=128M '.
                 escapeshellarg(__DIR__.'/three-hundred-years.php').
                 ' 2>&1',
             $lines,
