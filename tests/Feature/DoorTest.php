@@ -8,8 +8,10 @@ use App\Editions\Edition;
 use App\People\User;
 use App\Zones\Zone;
 use Database\Seeders\DatabaseSeeder;
+use Database\Seeders\DemoSeeder;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\TestWith;
+use RuntimeException;
 use Tests\TestCase;
 
 /** What comes in: addresses, fields, places, short records, files of two places, people. */
@@ -227,6 +229,34 @@ final class DoorTest extends TestCase
         self::assertStringContainsString('Everybody knows', $in()->assertUnprocessable()->json('errors.password.0'));
         config(['anthesis.demonstration' => true]);
         $in()->assertOk();
+    }
+
+    public function test_a_demonstration_is_known_to_be_unfinished_until_all_of_it_is_there(): void
+    {
+        config(['anthesis.demonstration' => true]);
+        $demonstration = new class() extends DemoSeeder
+        {
+            public bool $isInterrupted = true;
+
+            public function run(): void
+            {
+                if ($this->isInterrupted) {
+                    throw new RuntimeException('interrupted');
+                }
+                User::factory()->create();
+            }
+        };
+        $this->app->instance(DemoSeeder::class, $demonstration);
+        try {
+            $this->seed(DatabaseSeeder::class);
+            self::fail('It was not interrupted.');
+        } catch (RuntimeException $why) {
+            self::assertSame('interrupted', $why->getMessage());
+        }
+        self::assertFileExists(DatabaseSeeder::unfinished());
+        $demonstration->isInterrupted = false;
+        $this->seed(DatabaseSeeder::class);
+        self::assertFileDoesNotExist(DatabaseSeeder::unfinished());
     }
 
     #[TestWith(['short', 'at least 12'])]
