@@ -18,6 +18,7 @@ use Anthesis\Soil\Site;
 use Anthesis\Tables\CropCsv;
 use Anthesis\Tests\Fixtures;
 use Anthesis\Window\School\FromReplay;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 final class SensitivityTest extends TestCase
@@ -45,21 +46,25 @@ final class SensitivityTest extends TestCase
     }
 
     /** @return int days on which one crop's windows are open and another's are not, counted by hand */
-    private static function apart(array $one, array $other): int
+    private static function apart(array $one, array $other, ?Site $site = null, ?Site $otherSite = null): int
     {
-        $days = static function (array $cells): array {
-            $open = [];
-            foreach (FromReplay::ofPlace(self::place())->of(CropSchema::crop($cells), Route::Direct)->printed(0.8) as $window) {
-                for ($i = 0; $i < $window->days; $i++) {
-                    $open[] = $window->first->plus($i)->number;
-                }
-            }
-
-            return $open;
-        };
-        [$a, $b] = [$days($one), $days($other)];
+        $at = static fn (?Site $site): Place => self::place()->at($site ?? Site::openGround());
+        [$a, $b] = [self::open($one, $at($site)), self::open($other, $at($otherSite ?? $site))];
 
         return count(array_diff($a, $b)) + count(array_diff($b, $a));
+    }
+
+    /** @return list<int> days on which its windows are open */
+    private static function open(array $cells, Place $place): array
+    {
+        $open = [];
+        foreach (FromReplay::ofPlace($place)->of(CropSchema::crop($cells), Route::Direct)->printed(0.8) as $window) {
+            for ($i = 0; $i < $window->days; $i++) {
+                $open[] = $window->first->plus($i)->number;
+            }
+        }
+
+        return $open;
     }
 
     public function test_each_number_is_moved_by_as_much_as_it_may_be_wrong_and_the_days_counted(): void
@@ -117,6 +122,34 @@ final class SensitivityTest extends TestCase
         foreach ($latest as $mover) {
             self::assertSame(['years', null], [$mover['unit'], $mover['more']]);
             self::assertSame('latest-'.(int) $mover['by'], $mover['name']);
+        }
+    }
+
+    /** @param  array<string, float>  $movers  numbers of the site that move its windows, and by how much they are moved */
+    #[TestWith(['open ground', ['air' => 0.5, 'protection' => 0.5, 'sun' => 0.5]])]
+    #[TestWith(['dark plastic mulch', ['air' => 0.5, 'protection' => 0.5, 'rate' => 0.1, 'sun' => 0.5]])]
+    public function test_each_number_of_the_site_is_moved_alone(string $named, array $movers): void
+    {
+        $site = Site::named($named);
+        $moved = static fn (string $name, float $by): Site => new Site(
+            $site->name,
+            ...array_map(
+                static fn (string $number): float => $site->{$number} + ($number === $name ? $by : 0.0),
+                ['air', 'sun', 'rate', 'protection'],
+            ),
+            ...[$site->depth, $site->diffusivity, $site->offset, $site->ground],
+        );
+        $cells = self::cells('bush-bean');
+        $there = self::place()->at($site);
+        $basis = static fn (CropColumn $c): NumberBasis => NumberBasis::Table;
+        $told = array_column(Sensitivity::of($there, $cells, null, $basis, Route::Direct, 0.8), null, 'name');
+        $ofSite = array_filter($told, static fn (array $m): bool => $m['of'] === 'site');
+        $by = array_column($ofSite, 'by', 'name');
+        ksort($by);
+        self::assertSame($movers, $by);
+        foreach ($ofSite as $name => $mover) {
+            self::assertSame(self::apart($cells, $cells, $site, $moved($name, -$mover['by'])), $mover['less'], "{$name}, less");
+            self::assertSame(self::apart($cells, $cells, $site, $moved($name, $mover['by'])), $mover['more'], "{$name}, more");
         }
     }
 
