@@ -121,6 +121,7 @@ final class TodaySheetTest extends TestCase
             [$sheet['position']['degree_days'] ?? null, $sheet['position']['days_ahead'] ?? null],
         );
         self::assertEqualsWithDelta($position->soilAbove, $sheet['position']['soil_above'] ?? null, 0.051);
+        self::assertSame(146.6, $this->today('2012-05-02', [])['position']['degree_days'] ?? null, '146.55, to one decimal');
     }
 
     public function test_the_coming_nights_and_what_there_is_to_tell_stand_beside_it(): void
