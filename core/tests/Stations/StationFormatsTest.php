@@ -383,6 +383,13 @@ final class StationFormatsTest extends TestCase
             [],
             self::survey("date,tmin_c,tmax_c,remark\n{$rows(static fn (int $d): string => "seen {$d}")}")->stations,
         );
+        // A word beside none, on the day that is there twice, tells no place from another.
+        foreach ([20, 21] as $without) {
+            $wind = static fn (int $d): string => $d === $without ? '' : ['calm', 'windy'][$d % 2];
+            self::assertSame([], self::survey("date,tmin_c,tmax_c,wind\n{$rows($wind)}")->stations, "none in row {$without}");
+        }
+        $wind = static fn (int $d): string => ['calm', 'windy'][$d % 2];
+        self::assertSame(['windy', 'calm'], array_column(self::survey("date,tmin_c,tmax_c,wind\n{$rows($wind)}")->stations, 'station'));
     }
 
     public function test_a_refused_table_names_its_columns(): void
