@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Gardener;
 
 use App\Crops\CropNames;
+use App\Editions\Edition;
 use App\Zones\Zone;
+use Illuminate\Support\Facades\Cache;
 
 /**
  * What readers can search for: crops by name, by other names, and by Latin name, in every language; zones and towns; pages. Exact names
@@ -18,6 +20,8 @@ final class SearchPage
 
     /** The last kind of match: a typo away. */
     private const NEAR = 2;
+
+    private const KEPT_MINUTES = 60;
 
     public function page(string $asked, Reading $reading): Page
     {
@@ -61,17 +65,41 @@ final class SearchPage
     {
         $crops = $names = $own = [];
         foreach ($zones as $zone) {
-            $document = $zone->currentEdition?->open();
-            foreach ($document->content['crops'] ?? [] as $sheet) {
-                $slug = $sheet['slug'];
-                $crops[$slug] ??= ['slug' => $slug, 'name' => $sheet['name'], 'zones' => []];
+            $edition = $zone->currentEdition()->first(['editions.id', 'editions.checksum']);
+            $said = $edition === null ? ['crops' => [], 'translations' => []] : self::saidIn($edition);
+            foreach ($said['crops'] as $slug => [$name, $searched]) {
+                $crops[$slug] ??= ['slug' => $slug, 'name' => $name, 'zones' => []];
                 $crops[$slug]['zones'][] = ['slug' => $zone->slug, 'name' => $zone->name];
-                $names[$slug] ??= array_map(PlainText::of(...), CropNames::of($slug, $sheet, $document->content['translations'] ?? []));
+                $names[$slug] ??= $searched;
             }
-            $own += $document === null ? [] : $reading->own($document);
+            $own += $said['translations'][$reading->language] ?? [];
         }
 
         return [$crops, $names, $own];
+    }
+
+    /**
+     * An edition never changes, so this is kept, but not for good: what a program knows of other names may change.
+     *
+     * @param  Edition  $edition  its id and checksum are enough
+     * @return array{crops: array<string, array{string, list<string>}>, translations: array<string, array<string, string>>} name and plain
+     *   names by slug; translations by language and text
+     */
+    private static function saidIn(Edition $edition): array
+    {
+        return Cache::remember("search {$edition->id} {$edition->checksum}", now()->addMinutes(self::KEPT_MINUTES), static function () use (
+            $edition,
+        ): array {
+            $content = Edition::query()->findOrFail($edition->id)->open()->content;
+            $translations = $content['translations'] ?? [];
+            $crops = [];
+            foreach ($content['crops'] as $sheet) {
+                $plain = array_map(PlainText::of(...), CropNames::of($sheet['slug'], $sheet, $translations));
+                $crops[$sheet['slug']] = [$sheet['name'], $plain];
+            }
+
+            return ['crops' => $crops, 'translations' => $translations];
+        });
     }
 
     /** @return array{int, list<array{path: string, title: string}>} how well they match, and the pages */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Illuminate\Database\Events\QueryExecuted;
+use Illuminate\Support\Facades\DB;
 use Tests\TestCase;
 
 /** One list of names for the public search, the desk, and the log on a phone. */
@@ -38,5 +40,27 @@ final class SearchTest extends TestCase
             array_column($this->getJson('/api/zones/test-basin/log-book')->json('data.crops'), 'names', 'slug')['potato-early'],
             'the phone looks in the same list',
         );
+    }
+
+    public function test_an_edition_is_opened_once_for_all_searches_and_the_next_one_is_read_anew(): void
+    {
+        $this->zoneInPrint();
+        $opened = 0;
+        DB::listen(static function (QueryExecuted $query) use (&$opened): void {
+            $opened += (int) str_starts_with($query->sql, 'select * from `editions` where `editions`.`id` = ?');
+        });
+        $finds = fn (string $crop): bool => str_contains(
+            (string) $this->get("/search?for={$crop}")->assertOk()->getContent(),
+            '/zones/test-basin/crops/radish"',
+        );
+        self::assertSame([true, true, false], [$finds('radish'), $finds('Raphanus'), $finds('bright-root')]);
+        self::assertSame(1, $opened);
+        $change = ['cells' => ['name' => 'Bright-root'], 'note' => 'As it is called here.', 'version' => 1];
+        $this->patchJson('/api/crops/radish', $change)->assertOk();
+        self::assertFalse($finds('bright-root'), 'not before it is published');
+        $this->publish('The second edition.')->assertStatus(202);
+        $opened = 0;
+        self::assertSame([true, true], [$finds('bright-root'), $finds('Raphanus')]);
+        self::assertSame(1, $opened);
     }
 }
