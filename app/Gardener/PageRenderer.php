@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Gardener;
 
+use App\Operations\Faces;
 use Generator;
 use Illuminate\Http\Response;
-use Illuminate\Support\Facades\Vite;
 use RuntimeException;
 
 /** Renders public pages to HTML with Node, from the React components in resources/js/gardener. */
@@ -179,7 +179,7 @@ final class PageRenderer
 
     private function document(Page $page, string $html): string
     {
-        $this->shell ??= ['styles' => self::styles(), 'fonts' => self::fonts()];
+        $this->shell ??= ['styles' => self::styles(), 'fonts' => Faces::addresses()];
 
         return view('gardener', ['page' => $page, 'html' => $html] + $this->shell)->render();
     }
@@ -194,15 +194,6 @@ final class PageRenderer
         $file = is_array($manifest) ? $manifest['resources/css/gardener.css']['file'] ?? null : null;
 
         return is_string($file) ? (string) file_get_contents(public_path("build/{$file}")) : '';
-    }
-
-    /** @return list<string> addresses of the fonts that every page uses */
-    private static function fonts(): array
-    {
-        return array_map(Vite::asset(...), [
-            'node_modules/@fontsource-variable/literata/files/literata-latin-wght-normal.woff2',
-            'node_modules/@fontsource-variable/source-sans-3/files/source-sans-3-latin-wght-normal.woff2',
-        ]);
     }
 
     private static function path(): string

@@ -7,6 +7,9 @@
     <title>Anthesis</title>
     <meta name="style-nonce" content="{{ Vite::cspNonce() }}">
     <link rel="icon" href="/icon.svg" type="image/svg+xml">
+    @foreach (App\Operations\Faces::addresses() as $face)
+        <link rel="preload" href="{{ $face }}" as="font" type="font/woff2" crossorigin>
+    @endforeach
     @vite('resources/js/shell/main.tsx')
 </head>
 <body>

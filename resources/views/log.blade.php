@@ -8,6 +8,9 @@
     <title>Log · Anthesis</title>
     <link rel="icon" href="/icon.svg" type="image/svg+xml">
     <link rel="manifest" href="/log-manifest.json">
+    @foreach (App\Operations\Faces::addresses() as $face)
+        <link rel="preload" href="{{ $face }}" as="font" type="font/woff2" crossorigin>
+    @endforeach
     @vite('resources/js/log/main.tsx')
 </head>
 <body>

@@ -168,6 +168,19 @@ final class AccessTest extends TestCase
         }
     }
 
+    public function test_every_page_asks_for_its_type_faces_before_its_program(): void
+    {
+        foreach (['/', '/desk/login', '/log'] as $path) {
+            $html = (string) $this->get($path)->assertOk()->getContent();
+            preg_match_all('#<link rel="preload" href="([^"]+\.woff2)" as="font" type="font/woff2" crossorigin#', $html, $faces);
+            self::assertCount(2, $faces[1], $path);
+            foreach ($faces[1] as $face) {
+                self::assertFileExists(public_path((string) parse_url($face, PHP_URL_PATH)));
+                self::assertLessThan(strpos($html, 'type="module"'), strpos($html, $face));
+            }
+        }
+    }
+
     public function test_pages_run_no_script_inline(): void
     {
         foreach (['/', '/desk/login'] as $path) {
