@@ -78,6 +78,11 @@ final class SupplyLineTest extends TestCase
         ]);
         self::assertSame([0, 0, 0, 1, 1, 2, 1, 0, 0, 1, 1], $supply->usual);
         self::assertSame([[7, 8]], $supply->gaps(), 'before the first harvest and after the last nothing is missing');
+        $atOnce = SupplyLine::of($this->runs(3, static fn (): array => [0, 1]), YearDay::fromNumber(100), [
+            $this->sowing(0, 0, 0),
+            $this->sowing(2, 2, 2),
+        ]);
+        self::assertSame([[1, 1]], $atOnce->gaps(), 'on the day after the first harvest something is');
         self::assertSame([[5, 5]], $supply->gluts());
     }
 
