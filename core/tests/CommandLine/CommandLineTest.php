@@ -163,6 +163,10 @@ final class CommandLineTest extends TestCase
             3,
             count(json_decode((new Application())->run([...$base, '--until', '200', '--standard', '0.6'])[1], true)),
         );
+        $all = (new Application())->run([...$base, '--until', '200', '--years', '1990-2030']);
+        self::assertSame($sowings, json_decode($all[1], true), 'all years are what there is without them');
+        $few = json_decode((new Application())->run([...$base, '--until', '200', '--years', '2001-2004'])[1], true);
+        self::assertNotSame($sowings, $few, 'a few years give other sowings');
         self::assertSame(
             [2, "--until is a count of days from 0 to 365; “366” is not.\n"],
             (new Application())->run([...$base, '--until', '366']),
