@@ -28,7 +28,13 @@ abstract class BrowserTestCase extends TestCase
         self::$shared = null;
     }
 
-    /** Logs in without the form, which takes a second of every test; `NewcomerTest` and `PeopleTest` use the form. */
+    /** Logs in with the form. */
+    protected function logInByForm(string $email, string $password = 'kestrel-demo'): void
+    {
+        $this->browser->visit('/desk/login')->fill('E-mail address', $email)->fill('Password', $password)->press('Log in');
+    }
+
+    /** Logs in without the form, which takes a second of every test. */
     protected function logIn(string $email = 'wren@kestrel.example', string $password = 'kestrel-demo'): void
     {
         // Any page of the same origin.

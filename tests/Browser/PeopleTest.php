@@ -69,8 +69,8 @@ final class PeopleTest extends BrowserTestCase
         // The code of the next half minute already works, and was not used for the setup.
         $this->browser->fill('Code', $code(1))->press('Log in')->see('Zones');
         $this->browser->asNew();
-        $this->browser->visit('/desk/login')->fill('E-mail address', 'corwin@kestrel.example')->fill('Password', 'kestrel-demo');
-        $this->browser->press('Log in')->see('or one of your recovery codes')->fill('Code', $recovery)->press('Log in')->see('Zones');
+        $this->logInByForm('corwin@kestrel.example');
+        $this->browser->see('or one of your recovery codes')->fill('Code', $recovery)->press('Log in')->see('Zones');
         $this->browser->visit('/desk/profile')->see('You have 7 recovery codes left')->press('Turn off second step');
         $this->browser->fill('Current password', 'kestrel-demo')->press('Turn off second step')->see('Set up second step');
         self::assertSame([], $this->browser->errors());

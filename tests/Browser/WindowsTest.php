@@ -185,12 +185,8 @@ final class WindowsTest extends BrowserTestCase
 
     public function test_a_wrong_password_is_said_where_it_is_typed(): void
     {
-        $this->browser
-            ->visit('/desk/login')
-            ->fill('E-mail address', 'ines@kestrel.example')
-            ->fill('Password', 'guess')
-            ->press('Log in')
-            ->see('The e-mail or password is wrong.');
+        $this->logInByForm('ines@kestrel.example', 'guess');
+        $this->browser->see('The e-mail or password is wrong.');
     }
 
     public function test_the_desk_is_accessible(): void
@@ -276,12 +272,8 @@ final class WindowsTest extends BrowserTestCase
 
     public function test_the_keyboard_comes_to_a_crop_in_a_few_steps_and_is_never_lost(): void
     {
-        $this->browser
-            ->visit('/desk/login')
-            ->fill('E-mail address', 'wren@kestrel.example')
-            ->fill('Password', 'kestrel-demo')
-            ->press('Log in')
-            ->see('Zones');
+        $this->logInByForm('wren@kestrel.example');
+        $this->browser->see('Zones');
         $at = fn (string $what): mixed => $this->browser->driver->executeScript("return document.activeElement.{$what}");
         $this->browser->until(static fn (): bool => $at('tagName') === 'MAIN', 'After the log-in the keyboard is on the screen.');
         $this->browser->visit('/desk/zones/basin-floor/planting-windows')->see('113 of 113 crops');
