@@ -73,7 +73,13 @@ export function show(element: ReactElement, at = '/desk', path = '*') {
     });
     return render(
         <QueryClientProvider client={queries}>
-            <MantineProvider env="test">
+            <MantineProvider
+                env="test"
+                withCssVariables={false}
+                withGlobalClasses={false}
+                withStaticClasses={false}
+                deduplicateInlineStyles
+            >
                 <Notifications />
                 <MemoryRouter initialEntries={[at]}>
                     <Routes>

@@ -35,29 +35,26 @@ export function BedLines({
     chosen: Chosen | null;
     onChoose: (chosen: Chosen) => void;
 }) {
-    let top = 0;
+    const heights = beds.map((bed) => bedHeight(bed, year));
     return (
         <g>
-            {beds.map((bed) => {
-                const y = top;
-                const height = bedHeight(bed, year);
-                top += height;
-                return (
-                    <g key={bed.id} transform={`translate(0 ${y})`}>
-                        <BedLine
-                            scale={scale}
-                            bed={bed}
-                            year={year}
-                            height={height}
-                            chosen={chosen?.bed === bed.id ? chosen : null}
-                            onChoose={onChoose}
-                        />
-                    </g>
-                );
-            })}
+            {beds.map((bed, i) => (
+                <g key={bed.id} transform={`translate(0 ${sum(heights.slice(0, i))})`}>
+                    <BedLine
+                        scale={scale}
+                        bed={bed}
+                        year={year}
+                        height={heights[i] ?? 0}
+                        chosen={chosen?.bed === bed.id ? chosen : null}
+                        onChoose={onChoose}
+                    />
+                </g>
+            ))}
         </g>
     );
 }
+
+const sum = (numbers: number[]) => numbers.reduce((all, one) => all + one, 0);
 
 type Line = {
     scale: YearScale;

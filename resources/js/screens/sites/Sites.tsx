@@ -182,7 +182,6 @@ function SiteForm({
                 />
                 {NUMBERS.map((number) => {
                     const props = {
-                        key: number.key,
                         description: say(number.unit),
                         required: true,
                         w: 150,
@@ -193,9 +192,9 @@ function SiteForm({
                             typeof value === 'number' && onChange({ ...edited, [number.key]: value }),
                     };
                     return number.measure ? (
-                        <MeasureInput {...props} measure={number.measure} label={say(number.label)} />
+                        <MeasureInput key={number.key} {...props} measure={number.measure} label={say(number.label)} />
                     ) : (
-                        <NumberInput {...props} label={say(number.label)} />
+                        <NumberInput key={number.key} {...props} label={say(number.label)} />
                     );
                 })}
                 <NativeSelect
