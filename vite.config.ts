@@ -17,7 +17,8 @@ export default defineConfig(({ isSsrBuild }) => ({
                 ssrOutputDirectory: 'bootstrap/ssr',
                 refresh: false,
             }),
-        react(),
+        // What it adds to JSX is for a page that is reloaded piece by piece while somebody works on it.
+        process.env.VITEST === undefined && react(),
     ],
     build: { assetsInlineLimit: 0, chunkSizeWarningLimit: 900 },
     // The server bundle carries all it needs, so that rendering does not depend on node_modules.

@@ -4,18 +4,25 @@ declare(strict_types=1);
 
 namespace Anthesis\Tests;
 
+use Anthesis\Crop\CropTable;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Latitude;
 use Anthesis\Record\QualityControl;
 use Anthesis\Stations\DailyRecordReading;
 use Anthesis\Stations\ReadingChoices;
 use Anthesis\Stations\StationFileReader;
+use Anthesis\Tables\CropCsv;
 use RuntimeException;
 
 /** The two reference stations and the results an independent program computed from them. */
 final class Fixtures
 {
     public const STATIONS = ['north' => 46.8, 'south' => -38.3];
+
+    /** @var array<string, DailyRecord> by station */
+    private static array $records = [];
+
+    private static ?CropTable $crops = null;
 
     public static function path(string $file): string
     {
@@ -30,7 +37,19 @@ final class Fixtures
         return is_array($content) ? $content : throw new RuntimeException("{$file} holds no table.");
     }
 
+    /** As nobody changes it, it is read once for all tests. */
     public static function record(string $station): DailyRecord
+    {
+        return self::$records[$station] ??= self::readRecord($station);
+    }
+
+    /** The table that comes with the program; it too is read once. */
+    public static function crops(): CropTable
+    {
+        return self::$crops ??= CropCsv::standard();
+    }
+
+    private static function readRecord(string $station): DailyRecord
     {
         $stream = fopen(self::path("station-{$station}.csv"), 'r') ?: throw new RuntimeException("No station {$station}.");
         $reading = (new StationFileReader())->read($stream);

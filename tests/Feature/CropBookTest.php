@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Anthesis\Tables\CropCsv;
+use Anthesis\Tests\Fixtures;
 use App\Crops\Crop;
 use App\Crops\CropRevision;
 use App\Crops\Variety;
@@ -27,7 +28,7 @@ final class CropBookTest extends TestCase
     {
         $crops = $this->getJson('/api/crops')->assertOk()->json('data');
         self::assertSame(array_keys(CropCsv::standardRows()), array_column($crops, 'slug'));
-        self::assertEquals(CropCsv::standard()->crops, Crop::book());
+        self::assertEquals(Fixtures::crops()->crops, Crop::book());
     }
 
     public function test_a_change_is_kept_with_author_and_reason_and_can_be_taken_back(): void

@@ -636,7 +636,7 @@ final class OfficesTest extends TestCase
         );
         $before = $count();
         OfficeInUse::everywhere(function (): void {
-            $this->artisan('anthesis:bench', ['--repeats' => 1])
+            $this->artisan('anthesis:bench', ['--repeats' => 1, '--crops' => 6])
                 ->expectsOutputToContain('import 30 years and compute all crops')
                 ->expectsOutputToContain('compute a zone after one crop was changed')
                 ->assertSuccessful();

@@ -9,7 +9,6 @@ use Anthesis\Calendar\CropDossier;
 use Anthesis\Calendar\YearRuler;
 use Anthesis\Replay\Replay;
 use Anthesis\Soil\Site;
-use Anthesis\Tables\CropCsv;
 use Anthesis\Tests\Fixtures;
 use Anthesis\Window\PlaceEvidence;
 use Anthesis\Window\School\CountBackSettings;
@@ -29,13 +28,13 @@ final class ResultGenerationTest extends TestCase
         $latitude = Fixtures::latitude('south');
         $place = PlaceEvidence::of($record, $latitude, Site::openGround());
         $schools = Schools::on(new Grounds($place, new Replay($record, $latitude, Site::openGround()), CountBackSettings::conventional()));
-        $crops = CropCsv::standard()->crops;
+        $crops = Fixtures::crops()->crops;
         $results = [
             YearRuler::of($record, $place),
             ClimateSheet::of($record, $place, ClimateSheet::soilTemperatures($crops), Site::presets()),
         ];
         foreach (['radish', 'broccoli', 'garlic-hardneck', 'bulb-onion', 'tomato'] as $slug) {
-            $crop = CropCsv::standard()->find($slug) ?? $crops[0];
+            $crop = Fixtures::crops()->find($slug) ?? $crops[0];
             $results[] = CropDossier::of($crop, $schools);
         }
         // As a reader of JSON sees them, to nine digits, because the last ones differ from machine to machine.

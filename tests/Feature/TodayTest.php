@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Anthesis\Record\Day;
-use Anthesis\Tables\CropCsv;
+use Anthesis\Tests\Fixtures;
 use App\Log\Bed;
 use App\People\Role;
 use App\Season\ZoneWater;
@@ -217,7 +217,7 @@ class TodayTest extends TestCase
         self::assertSame([true, false], [$sowings['sown-early']['water']['up'], $sowings['sown-late-1']['water']['up']]);
         $water = $sowings['sown-early']['water'];
         self::assertNull($sowings['sown-late-1']['litres'], 'nobody said how long its row is');
-        $row = 4.0 * (CropCsv::standard()->find('radish')?->spacing->rowCm ?? 0.0) / 100;
+        $row = 4.0 * (Fixtures::crops()->find('radish')?->spacing->rowCm ?? 0.0) / 100;
         self::assertEqualsWithDelta($water['mm'] * $row, $sowings['sown-early']['litres'], 0.06);
 
         $log(['key' => 'watered-1', 'act' => 'watered', 'on' => '2026-06-20'] + $bed);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use Anthesis\Tables\CropCsv;
+use Anthesis\Tests\Fixtures;
 use App\People\Role;
 use App\Results\Result;
 use App\Results\ResultKind;
@@ -280,7 +280,7 @@ final class WindowsTest extends TestCase
         $told = $this->getJson("{$url}?on=04-10&days=60&amount=0.5")
             ->assertOk()
             ->json('data');
-        $radish = CropCsv::standard()->find('radish') ?? self::fail('no radish');
+        $radish = Fixtures::crops()->find('radish') ?? self::fail('no radish');
         self::assertSame(['04-10', 60, $radish->convention->successionDays], [$told['from'], $told['days'], $told['interval']]);
         self::assertSame('04-10', $told['even']['sowings'][0]['on']);
         self::assertSame(

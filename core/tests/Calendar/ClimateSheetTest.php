@@ -10,7 +10,6 @@ use Anthesis\Record\YearDay;
 use Anthesis\Soil\Site;
 use Anthesis\Sun\DayLength;
 use Anthesis\Sun\Radiation;
-use Anthesis\Tables\CropCsv;
 use Anthesis\Tests\Fixtures;
 use Anthesis\Window\PlaceEvidence;
 use PHPUnit\Framework\TestCase;
@@ -25,7 +24,7 @@ final class ClimateSheetTest extends TestCase
         return ClimateSheet::of(
             $record,
             PlaceEvidence::of($record, Fixtures::latitude($station), Site::openGround()),
-            ClimateSheet::soilTemperatures(CropCsv::standard()->crops),
+            ClimateSheet::soilTemperatures(Fixtures::crops()->crops),
             Site::presets(),
         );
     }

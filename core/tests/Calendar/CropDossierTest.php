@@ -18,7 +18,6 @@ use Anthesis\Record\Day;
 use Anthesis\Record\YearDay;
 use Anthesis\Replay\Replay;
 use Anthesis\Soil\Site;
-use Anthesis\Tables\CropCsv;
 use Anthesis\Tests\Fixtures;
 use Anthesis\Window\PlaceEvidence;
 use Anthesis\Window\ProofStandard;
@@ -36,7 +35,7 @@ final class CropDossierTest extends TestCase
 {
     private function crop(string $slug): Crop
     {
-        return CropCsv::standard()->find($slug) ?? self::fail("no crop {$slug}");
+        return Fixtures::crops()->find($slug) ?? self::fail("no crop {$slug}");
     }
 
     /** @return Dossier */
@@ -117,7 +116,7 @@ final class CropDossierTest extends TestCase
         self::assertNotSame([], $routes['direct']['windows']);
         self::assertSame('replay', $routes['direct']['derivation'][0]['key']);
         self::assertSame([['first' => '01-05', 'last' => '01-14', 'days' => 10]], $routes['transplant']['windows']);
-        $weeks = CropCsv::standard()->find('broccoli')->underCover->weeks?->days() ?? 0;
+        $weeks = Fixtures::crops()->find('broccoli')->underCover->weeks?->days() ?? 0;
         self::assertSame(
             YearDay::of(1, 5)
                 ->plus(-$weeks)

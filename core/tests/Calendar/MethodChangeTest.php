@@ -12,7 +12,6 @@ use Anthesis\Crop\HeatLimit;
 use Anthesis\Replay\MethodRule;
 use Anthesis\Replay\Replay;
 use Anthesis\Soil\Site;
-use Anthesis\Tables\CropCsv;
 use Anthesis\Tests\Fixtures;
 use PHPUnit\Framework\TestCase;
 
@@ -21,7 +20,7 @@ final class MethodChangeTest extends TestCase
 {
     private function crop(string $slug): Crop
     {
-        return CropCsv::standard()->find($slug) ?? self::fail("no crop {$slug}");
+        return Fixtures::crops()->find($slug) ?? self::fail("no crop {$slug}");
     }
 
     /** @return list<Change> */

@@ -14,7 +14,6 @@ use Anthesis\Calendar\ZoneComparison;
 use Anthesis\Crop\Crop;
 use Anthesis\Replay\Replay;
 use Anthesis\Soil\Site;
-use Anthesis\Tables\CropCsv;
 use Anthesis\Tests\Fixtures;
 use Anthesis\Window\PlaceEvidence;
 use Anthesis\Window\School\CountBackSettings;
@@ -38,7 +37,7 @@ final class Sheets
             $latitude = Fixtures::latitude($station);
             $place = PlaceEvidence::of($record, $latitude, Site::openGround());
             $crops = array_map(
-                static fn (string $slug): Crop => CropCsv::standard()->find($slug) ??
+                static fn (string $slug): Crop => Fixtures::crops()->find($slug) ??
                     throw new \RuntimeException("No crop {$slug}."),
                 self::CROPS,
             );

@@ -15,7 +15,6 @@ use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
 use Anthesis\Record\YearDay;
 use Anthesis\Soil\Site;
-use Anthesis\Tables\CropCsv;
 use Anthesis\Tables\CropParameters;
 use Anthesis\Tests\Fixtures;
 use PHPUnit\Framework\TestCase;
@@ -60,7 +59,7 @@ final class SowingWaterTest extends TestCase
     public function test_without_rain_on_record_or_without_a_harvest_there_is_none(): void
     {
         $dry = self::place(Fixtures::record('north'), Fixtures::latitude('north'));
-        $radish = CropCsv::standard()->find('radish') ?? self::fail('no radish');
+        $radish = Fixtures::crops()->find('radish') ?? self::fail('no radish');
         self::assertNull(SowingWater::of($dry, $radish, Route::Direct, YearDay::of(4, 20)));
         $place = self::place(Fixtures::record('north-rain'), Fixtures::latitude('north'));
         $winter = SowingWater::of($place, $radish, Route::Direct, YearDay::of(12, 20));
@@ -77,7 +76,7 @@ final class SowingWaterTest extends TestCase
                 new DailyRecord(Day::of(2001, 1, 1), array_fill(0, $days, 10.0), array_fill(0, $days, $maximum), array_fill(0, $days, 0.0)),
                 Latitude::of(0.5),
             ),
-            CropCsv::standard()->find('radish') ?? self::fail('no radish'),
+            Fixtures::crops()->find('radish') ?? self::fail('no radish'),
             Route::Direct,
             YearDay::of(3, 1),
         ) ?? self::fail('it is harvested');

@@ -11,7 +11,6 @@ use Anthesis\Record\Day;
 use Anthesis\Record\YearDay;
 use Anthesis\Replay\Replay;
 use Anthesis\Soil\Site;
-use Anthesis\Tables\CropCsv;
 use Anthesis\Tests\Fixtures;
 use Anthesis\Window\PlaceEvidence;
 use Anthesis\Window\ProofStandard;
@@ -132,7 +131,7 @@ final class SownAgainTest extends TestCase
 
     private function crop(string $slug): Crop
     {
-        return CropCsv::standard()->find($slug) ?? self::fail("no crop {$slug}");
+        return Fixtures::crops()->find($slug) ?? self::fail("no crop {$slug}");
     }
 
     /** @return Dossier */

@@ -18,23 +18,32 @@ use Anthesis\Replay\Outcome;
 use Anthesis\Replay\Replay;
 use Anthesis\Replay\Run;
 use Anthesis\Soil\Site;
-use Anthesis\Tables\CropCsv;
 use Anthesis\Tests\Fixtures;
 use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase;
 
 final class SpareSeedlingsTest extends TestCase
 {
+    private static ?Place $place = null;
+
+    /** The same for all tests, as it keeps the replay of its record. */
     private static function place(): Place
     {
         $known = KnownRecord::of(Fixtures::record('north'));
 
-        return new Place($known, $known, Fixtures::latitude('north'), LightSchool::Radiation, [Site::openGround()], CropBook::none());
+        return self::$place ??= new Place(
+            $known,
+            $known,
+            Fixtures::latitude('north'),
+            LightSchool::Radiation,
+            [Site::openGround()],
+            CropBook::none(),
+        );
     }
 
     private static function crop(string $slug): Crop
     {
-        return CropCsv::standard()->find($slug) ?? self::fail("no {$slug}");
+        return Fixtures::crops()->find($slug) ?? self::fail("no {$slug}");
     }
 
     /** @return list<Run> */

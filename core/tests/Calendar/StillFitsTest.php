@@ -14,7 +14,6 @@ use Anthesis\Place\KnownRecord;
 use Anthesis\Place\Place;
 use Anthesis\Record\YearDay;
 use Anthesis\Soil\Site;
-use Anthesis\Tables\CropCsv;
 use Anthesis\Tests\Fixtures;
 use Anthesis\Window\ProofStandard;
 use Anthesis\Window\School\CountBackSettings;
@@ -32,7 +31,7 @@ final class StillFitsTest extends TestCase
         if (self::$known !== null) {
             return self::$known;
         }
-        $crop = static fn (string $slug): Crop => CropCsv::standard()->find($slug) ?? self::fail("no {$slug}");
+        $crop = static fn (string $slug): Crop => Fixtures::crops()->find($slug) ?? self::fail("no {$slug}");
         $radish = $crop('radish');
         $slow = new Variety('Slow', [], $radish->maturingIn($radish->growth->maturityDays + 30));
         $crops = [$radish, $crop('bush-bean'), $crop('broccoli'), $crop('cover-buckwheat')];
@@ -61,7 +60,7 @@ final class StillFitsTest extends TestCase
         sort($sorted);
         self::assertSame($sorted, $days);
         $named = array_column($fits, null, 'variety');
-        $radish = CropCsv::standard()->find('radish') ?? self::fail();
+        $radish = Fixtures::crops()->find('radish') ?? self::fail();
         self::assertSame((int) $radish->growth->maturityDays, $fits[0]['days']);
         self::assertSame(['radish', null, 'direct', 'sow-outdoors', true], [
             $fits[0]['crop'],

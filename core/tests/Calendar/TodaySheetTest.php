@@ -23,7 +23,6 @@ use Anthesis\Season\ThisSeason;
 use Anthesis\Soil\Site;
 use Anthesis\Soil\SoilDate;
 use Anthesis\Soil\SoilTemperature;
-use Anthesis\Tables\CropCsv;
 use Anthesis\Tests\Fixtures;
 use Anthesis\Window\School\FromReplay;
 use PHPUnit\Framework\TestCase;
@@ -36,7 +35,7 @@ final class TodaySheetTest extends TestCase
 {
     private function crop(string $slug): Crop
     {
-        return CropCsv::standard()->find($slug) ?? self::fail("no crop {$slug}");
+        return Fixtures::crops()->find($slug) ?? self::fail("no crop {$slug}");
     }
 
     private function record(string $last): DailyRecord

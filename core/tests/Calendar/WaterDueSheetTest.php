@@ -16,7 +16,6 @@ use Anthesis\Record\Latitude;
 use Anthesis\Replay\Replay;
 use Anthesis\Soil\Ground;
 use Anthesis\Soil\Site;
-use Anthesis\Tables\CropCsv;
 use Anthesis\Tests\Fixtures;
 use Anthesis\Water\Irrigation;
 use Anthesis\Water\WaterDays;
@@ -51,7 +50,7 @@ final class WaterDueSheetTest extends TestCase
         array $gauge = [],
         Route $route = Route::Direct,
     ): ?array {
-        $bean = CropCsv::standard()->find('bush-bean') ?? self::fail('no bush bean');
+        $bean = Fixtures::crops()->find('bush-bean') ?? self::fail('no bush bean');
 
         return WaterDueSheet::of(
             $place,
@@ -69,7 +68,7 @@ final class WaterDueSheetTest extends TestCase
     {
         // By hand: roots, limit and use of each day from the day after it was seen up, added up until the limit is reached.
         $place = self::place();
-        $bean = CropCsv::standard()->find('bush-bean') ?? self::fail('no bush bean');
+        $bean = Fixtures::crops()->find('bush-bean') ?? self::fail('no bush bean');
         $water = WaterDays::of($place->known(), Latitude::of(45.0));
         $growth = Replay::ofPlace($place)->grown($bean);
         $irrigation = new Irrigation($water, Ground::named('loam'), $bean, Route::Direct, $growth);
@@ -108,7 +107,7 @@ final class WaterDueSheetTest extends TestCase
         self::assertSame([8, self::TODAY], [$told['now'], $told['day']]);
         self::assertNotNull($told['since']);
         self::assertSame('2010-05-13', $told['since'], 'shallow roots, and three dry days');
-        $bean = CropCsv::standard()->find('bush-bean') ?? self::fail('no bush bean');
+        $bean = Fixtures::crops()->find('bush-bean') ?? self::fail('no bush bean');
         self::assertLessThanOrEqual(round(Ground::named('loam')->available($bean->watering->rootDepth()), 1), $told['mm']);
         $watered = self::due(self::place(), '2010-05-01', '2010-05-10', ['2010-06-19' => null]);
         self::assertSame([0, null], [$watered['now'] ?? null, ($watered ?? ['since' => 'none'])['since']]);

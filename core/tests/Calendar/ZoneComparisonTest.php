@@ -10,7 +10,6 @@ use Anthesis\Calendar\ZoneComparison;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Latitude;
 use Anthesis\Soil\Site;
-use Anthesis\Tables\CropCsv;
 use Anthesis\Tests\Fixtures;
 use Anthesis\Window\PlaceEvidence;
 use PHPUnit\Framework\TestCase;
@@ -27,7 +26,7 @@ final class ZoneComparisonTest extends TestCase
 
         return [
             'ruler' => YearRuler::of($record, $place),
-            'climate' => ClimateSheet::of($record, $place, ClimateSheet::soilTemperatures(CropCsv::standard()->crops), [
+            'climate' => ClimateSheet::of($record, $place, ClimateSheet::soilTemperatures(Fixtures::crops()->crops), [
                 Site::openGround(),
             ]),
         ];

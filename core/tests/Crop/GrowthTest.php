@@ -8,7 +8,7 @@ use Anthesis\Crop\Crop;
 use Anthesis\Crop\GrowthResponse;
 use Anthesis\Crop\HeatLimit;
 use Anthesis\Crop\LightSchool;
-use Anthesis\Tables\CropCsv;
+use Anthesis\Tests\Fixtures;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
@@ -17,7 +17,7 @@ final class GrowthTest extends TestCase
     private function radish(): Crop
     {
         // base 4, optimum 20 to 24, ceiling 32, packet days hold at 16 °C.
-        return CropCsv::standard()->find('radish') ?? self::fail('no radish');
+        return Fixtures::crops()->find('radish') ?? self::fail('no radish');
     }
 
     #[TestWith([4.0, 0.0])]

@@ -33,7 +33,7 @@ final class MaturityTest extends TestCase
 
     public function test_days_on_paper_add_emergence_only_where_it_happens_outdoors(): void
     {
-        $broccoli = CropCsv::standard()->find('broccoli');
+        $broccoli = Fixtures::crops()->find('broccoli');
         self::assertNotNull($broccoli);
         $maturity = new Maturity($broccoli);
         self::assertEqualsWithDelta(58.0, $maturity->days(Route::Transplant), 1e-9);

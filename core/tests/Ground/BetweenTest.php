@@ -16,7 +16,7 @@ use Anthesis\Ground\GroundDays;
 use Anthesis\Ground\Occupancy;
 use Anthesis\Ground\StandingKind;
 use Anthesis\Record\Day;
-use Anthesis\Tables\CropCsv;
+use Anthesis\Tests\Fixtures;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase;
@@ -26,7 +26,7 @@ final class BetweenTest extends TestCase
 {
     private static function crop(string $slug): Crop
     {
-        return CropCsv::standard()->find($slug) ?? self::fail("no crop {$slug}");
+        return Fixtures::crops()->find($slug) ?? self::fail("no crop {$slug}");
     }
 
     private static function stay(

@@ -29,7 +29,6 @@ use Anthesis\Replay\OutcomeRibbon;
 use Anthesis\Replay\Replay;
 use Anthesis\Soil\Site;
 use Anthesis\Succession\HarvestDays;
-use Anthesis\Tables\CropCsv;
 use Anthesis\Tests\Fixtures;
 use Anthesis\Window\SowingWindow;
 use InvalidArgumentException;
@@ -42,7 +41,7 @@ final class GroundTest extends TestCase
 {
     private static function crop(string $slug): Crop
     {
-        return CropCsv::standard()->find($slug) ?? self::fail("no crop {$slug}");
+        return Fixtures::crops()->find($slug) ?? self::fail("no crop {$slug}");
     }
 
     private static function stay(string $crop, string $from, string $to, float $metres = 10.0, ?string $key = null): Occupancy

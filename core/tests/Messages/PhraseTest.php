@@ -17,7 +17,7 @@ use Anthesis\Record\QualityRule;
 use Anthesis\Record\YearDay;
 use Anthesis\Replay\Outcome;
 use Anthesis\Stations\RecordFormat;
-use Anthesis\Tables\CropCsv;
+use Anthesis\Tests\Fixtures;
 use Anthesis\Window\Reason;
 use Anthesis\Words\Phrase;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -80,7 +80,7 @@ final class PhraseTest extends TestCase
     #[TestWith(['lettuce-head', Route::Transplant, '70 days from sowing, less 3 to emerge and 18 grown indoors'])]
     public function test_days_to_maturity_follow_from_the_packet(string $slug, Route $route, string $words): void
     {
-        $crop = CropCsv::standard()->find($slug);
+        $crop = Fixtures::crops()->find($slug);
         self::assertInstanceOf(Crop::class, $crop);
         self::assertSame($words, Words::in('en')->phrase((new Maturity($crop))->phrase($route)));
     }

@@ -16,7 +16,7 @@ use Anthesis\Record\Latitude;
 use Anthesis\Replay\Replay;
 use Anthesis\Season\ThisSeason;
 use Anthesis\Soil\Site;
-use Anthesis\Tables\CropCsv;
+use Anthesis\Tests\Fixtures;
 use LogicException;
 use PHPUnit\Framework\Attributes\CoversClass;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -188,7 +188,7 @@ final class PlaceTest extends TestCase
     /** @return array{Crop, Crop} */
     private static function crops(): array
     {
-        $crops = CropCsv::standard();
+        $crops = Fixtures::crops();
 
         return [$crops->find('radish') ?? self::fail(), $crops->find('leek') ?? self::fail()];
     }

@@ -17,7 +17,6 @@ use Anthesis\Publishing\FeedChoice;
 use Anthesis\Record\Day;
 use Anthesis\Record\YearDay;
 use Anthesis\Soil\Site;
-use Anthesis\Tables\CropCsv;
 use Anthesis\Tests\Fixtures;
 use Anthesis\Window\PlaceEvidence;
 use Anthesis\Window\School\CountBack;
@@ -41,7 +40,7 @@ final class EditionFormatsTest extends TestCase
         $back = new CountBack($evidence, CountBackSettings::conventional());
         $sheets = [];
         foreach ($slugs as $slug) {
-            $crop = CropCsv::standard()->find($slug) ?? throw new \RuntimeException("No crop {$slug}.");
+            $crop = Fixtures::crops()->find($slug) ?? throw new \RuntimeException("No crop {$slug}.");
             $sheets[] = CropSheet::of($crop, 'count-back', $back->windows($crop));
         }
 

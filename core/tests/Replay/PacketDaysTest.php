@@ -13,7 +13,6 @@ use Anthesis\Record\YearDay;
 use Anthesis\Replay\PacketDays;
 use Anthesis\Replay\Replay;
 use Anthesis\Soil\Site;
-use Anthesis\Tables\CropCsv;
 use Anthesis\Tables\CropParameters;
 use Anthesis\Tests\Fixtures;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -61,7 +60,7 @@ final class PacketDaysTest extends TestCase
             new Site('flat', 0, 0, 1, 0),
             LightSchool::None,
         );
-        $crop = CropCsv::standard()->find('carrot') ?? self::fail('no carrot');
+        $crop = Fixtures::crops()->find('carrot') ?? self::fail('no carrot');
         $left = static fn (?int $from, ?int $to): ?int => PacketDays::left(
             $replay,
             $crop,
@@ -79,7 +78,7 @@ final class PacketDaysTest extends TestCase
     public function test_a_week_counts_when_none_of_its_seven_days_is_held(): void
     {
         $replay = new Replay(Fixtures::record('north'), Fixtures::latitude('north'), Site::openGround());
-        $spinach = CropCsv::standard()->find('spinach') ?? self::fail('no spinach');
+        $spinach = Fixtures::crops()->find('spinach') ?? self::fail('no spinach');
         $best = static fn (int $first, int $last): float => max(
             iterator_to_array(
                 PacketDays::shorter(
@@ -100,7 +99,7 @@ final class PacketDaysTest extends TestCase
     public function test_a_quicker_variety_never_does_worse_in_a_season_that_ends_with_frost(): void
     {
         $replay = new Replay(Fixtures::record('north'), Fixtures::latitude('north'), Site::openGround());
-        $pumpkin = CropCsv::standard()->find('pumpkin') ?? self::fail('no pumpkin');
+        $pumpkin = Fixtures::crops()->find('pumpkin') ?? self::fail('no pumpkin');
         $best = iterator_to_array(PacketDays::shorter($replay, $pumpkin, Route::Direct));
         self::assertSame(range(100, 55, -5), array_keys($best), 'a pumpkin of 104 days asks for 100 or fewer, and none is quicker than 52');
         self::assertSame(104.0, $pumpkin->growth->maturityDays);

@@ -30,16 +30,27 @@ final class PlainReplay
     /** @var list<float|null> */
     private array $soil;
 
+    /** @var list<float> from sunrise to sunset, by day */
+    private array $hours;
+
+    /** @var list<float> that light lets grow, by day */
+    private array $lit;
+
     private DailyRecord $days;
 
     public function __construct(
         private readonly DailyRecord $record,
         private readonly Latitude $latitude,
         private readonly Site $site,
-        private readonly LightSchool $light,
+        LightSchool $light,
     ) {
         $this->days = $record->bridged();
         $this->soil = SoilTemperature::of($record, $latitude, $site)->dailyMean;
+        for ($day = 0; $day < $record->days(); $day++) {
+            $on = YearDay::fromNumber(Day::yearDayOf($record->first->number + $day));
+            $this->hours[] = DayLength::hours($latitude, $on);
+            $this->lit[] = $light->share(Radiation::onDay($latitude, $on), $this->hours[$day]);
+        }
     }
 
     /** @return array{string, int|null, int}|null outcome, days to first harvest, days of harvest; null: does not count */
@@ -86,10 +97,7 @@ final class PlainReplay
         $last = min($horizon + 60, $this->days->days() - 1);
         $growth = [$up => 0.0];
         for ($day = $up + 1; $day <= $last; $day++) {
-            $growth[$day] =
-                $growth[$day - 1] +
-                $response->at($this->mean($day)) *
-                    $this->light->share(Radiation::onDay($this->latitude, $this->sowDay($day)), $this->hours($day));
+            $growth[$day] = $growth[$day - 1] + $response->at($this->mean($day)) * $this->lit[$day];
         }
         $reached = static function (float $asked, int $from) use ($growth, $last): int {
             for ($day = $from; $day <= $last; $day++) {
@@ -133,7 +141,7 @@ final class PlainReplay
             $juvenile = $maturity->juvenileDays($route);
             $start = PHP_INT_MAX;
             for ($day = max($reached(0.2 * $juvenile, $up), $chilled); $day <= $horizon && $start === PHP_INT_MAX; $day++) {
-                $start = $this->hours($day) >= $bulb && $this->weekIsWarm($day, $crop->bulb?->fromC) ? $day : PHP_INT_MAX;
+                $start = $this->hours[$day] >= $bulb && $this->weekIsWarm($day, $crop->bulb?->fromC) ? $day : PHP_INT_MAX;
             }
             $frozen = $killed < $start && $killed <= $horizon;
             if (! $frozen && ($start === PHP_INT_MAX || $growth[$start] < 0.75 * $juvenile - 1e-9)) {
@@ -230,7 +238,7 @@ final class PlainReplay
         }
         $grown = 0.0;
         for ($day = $up + 1; $day <= $last; $day++) {
-            $grown += $this->hours($day) >= $crop->bolting->dayHours ? $growth[$day] - $growth[$day - 1] : 0.0;
+            $grown += $this->hours[$day] >= $crop->bolting->dayHours ? $growth[$day] - $growth[$day - 1] : 0.0;
             if ($grown >= $asked - 1e-9) {
                 return $day;
             }
@@ -257,7 +265,7 @@ final class PlainReplay
             return PHP_INT_MAX;
         }
         for ($day = $from > $last ? PHP_INT_MAX : $this->chillDay($from, $crop->bolting->chillDays, $last); $day <= $last; $day++) {
-            if ($this->hours($day) >= 12.5) {
+            if ($this->hours[$day] >= 12.5) {
                 return $day;
             }
         }
@@ -311,11 +319,6 @@ final class PlainReplay
     private function night(int $day): float
     {
         return ($this->days->minimum[$day] ?? 99.0) + $this->site->air + $this->site->protection;
-    }
-
-    private function hours(int $day): float
-    {
-        return DayLength::hours($this->latitude, $this->sowDay($day));
     }
 
     private function sowDay(int $day): YearDay

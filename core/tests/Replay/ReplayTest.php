@@ -30,7 +30,7 @@ final class ReplayTest extends TestCase
 {
     private function crop(string $slug): Crop
     {
-        return CropCsv::standard()->find($slug) ?? self::fail("no crop {$slug}");
+        return Fixtures::crops()->find($slug) ?? self::fail("no crop {$slug}");
     }
 
     /** @return DailyRecord two years of the same mild day, from January 1, 2001 */
@@ -196,7 +196,7 @@ final class ReplayTest extends TestCase
         ];
         $off = [];
         $windows = 0;
-        foreach (CropCsv::standard()->crops as $crop) {
+        foreach (Fixtures::crops()->crops as $crop) {
             foreach ($crop->routes as $route) {
                 [$here, $there] = array_map(
                     static fn (array $r): array => WindowFinder::runs(
@@ -274,7 +274,8 @@ final class ReplayTest extends TestCase
             [$there, $alone] = [$replay->at(Site::named($name)), new Replay($record, $latitude, Site::named($name))];
             foreach ($crops as $crop) {
                 foreach ($crop->routes as $route) {
-                    self::assertEquals($alone->runs($crop, $route), $there->runs($crop, $route), "{$crop->slug}, {$name}");
+                    // Equal to the last digit, by PHP itself: PHPUnit takes seconds to compare lists of thousands.
+                    self::assertTrue($alone->runs($crop, $route) == $there->runs($crop, $route), "{$crop->slug}, {$name}");
                 }
             }
         }

@@ -18,7 +18,6 @@ use Anthesis\Season\ThisSeason;
 use Anthesis\Soil\Site;
 use Anthesis\Soil\SoilDate;
 use Anthesis\Soil\SoilTemperature;
-use Anthesis\Tables\CropCsv;
 use Anthesis\Tests\Fixtures;
 use Anthesis\Window\School\FromReplay;
 use PHPUnit\Framework\TestCase;
@@ -28,7 +27,7 @@ final class AdvisoryGroundTest extends TestCase
 {
     private function crop(string $slug): Crop
     {
-        return CropCsv::standard()->find($slug) ?? self::fail("no crop {$slug}");
+        return Fixtures::crops()->find($slug) ?? self::fail("no crop {$slug}");
     }
 
     /**

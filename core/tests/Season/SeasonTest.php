@@ -29,7 +29,6 @@ use Anthesis\Season\Splice;
 use Anthesis\Season\ThisSeason;
 use Anthesis\Soil\Site;
 use Anthesis\Soil\SoilTemperature;
-use Anthesis\Tables\CropCsv;
 use Anthesis\Tests\Fixtures;
 use Anthesis\Window\School\FromReplay;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -39,7 +38,7 @@ final class SeasonTest extends TestCase
 {
     private function crop(string $slug): Crop
     {
-        return CropCsv::standard()->find($slug) ?? self::fail("no crop {$slug}");
+        return Fixtures::crops()->find($slug) ?? self::fail("no crop {$slug}");
     }
 
     /** @param  array<string, array{float|null, float|null}>  $but  by date */

@@ -11,7 +11,6 @@ use Anthesis\Replay\Replay;
 use Anthesis\Season\ThisSeason;
 use Anthesis\Season\UnderWay;
 use Anthesis\Soil\Site;
-use Anthesis\Tables\CropCsv;
 use Anthesis\Tests\Fixtures;
 use PHPUnit\Framework\TestCase;
 
@@ -34,7 +33,7 @@ final class UnderWayTest extends TestCase
 
     private static function crop(string $slug): Crop
     {
-        return CropCsv::standard()->find($slug) ?? self::fail("no crop {$slug}");
+        return Fixtures::crops()->find($slug) ?? self::fail("no crop {$slug}");
     }
 
     private static function of(

@@ -18,7 +18,6 @@ use Anthesis\Succession\FixedInterval;
 use Anthesis\Succession\HarvestDays;
 use Anthesis\Succession\SuccessionSowing;
 use Anthesis\Succession\SupplyLine;
-use Anthesis\Tables\CropCsv;
 use Anthesis\Tests\Fixtures;
 use PHPUnit\Framework\TestCase;
 
@@ -146,7 +145,7 @@ final class SupplyLineTest extends TestCase
         $record = Fixtures::record('north');
         $today = Day::of(2012, 4, 18);
         $season = ThisSeason::of($record->between($record->first, $today->plus(-1)), null, Fixtures::latitude('north'), Site::openGround());
-        $radish = CropCsv::standard()->find('radish') ?? self::fail('no radish');
+        $radish = Fixtures::crops()->find('radish') ?? self::fail('no radish');
         $sowings = [$this->sowing(0, 30, 39), $this->sowing(14, 42, 70)];
         $supply = SupplyLine::ofSeason($season, $radish, Route::Direct, $today, $sowings);
         self::assertSame(count($season->members), $supply->years);
@@ -194,7 +193,7 @@ final class SupplyLineTest extends TestCase
             Fixtures::latitude('north'),
             Site::openGround(),
         );
-        $radish = CropCsv::standard()->find('radish') ?? self::fail('no radish');
+        $radish = Fixtures::crops()->find('radish') ?? self::fail('no radish');
         $supply = SupplyLine::ofSeason($season, $radish, Route::Direct, Day::of(2012, 4, 18), [
             $this->sowing(0, 30, 39),
             $this->sowing(475, 500, 510),

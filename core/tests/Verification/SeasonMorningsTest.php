@@ -9,7 +9,6 @@ use Anthesis\Crop\LightSchool;
 use Anthesis\Place\KnownRecord;
 use Anthesis\Place\Place;
 use Anthesis\Soil\Site;
-use Anthesis\Tables\CropCsv;
 use Anthesis\Tests\Fixtures;
 use Anthesis\Verification\HoldOrGoRecord;
 use Anthesis\Verification\SeasonMornings;
@@ -23,7 +22,7 @@ final class SeasonMorningsTest extends TestCase
         $known = KnownRecord::of(Fixtures::record('north'));
         $place = new Place($known, $known, Fixtures::latitude('north'), LightSchool::Radiation, [Site::openGround()], CropBook::none());
         $crops = array_map(
-            static fn (string $slug) => CropCsv::standard()->find($slug) ?? self::fail("no {$slug}"),
+            static fn (string $slug) => Fixtures::crops()->find($slug) ?? self::fail("no {$slug}"),
             ['radish', 'kale', 'bush-bean'],
         );
         $told = SeasonMornings::ofYear($place, $crops, 2006);

@@ -15,7 +15,6 @@ use Anthesis\Replay\Replay;
 use Anthesis\Replay\Runs;
 use Anthesis\Replay\SowDays;
 use Anthesis\Soil\Site;
-use Anthesis\Tables\CropCsv;
 use Anthesis\Tests\Fixtures;
 use Anthesis\Verification\CropPromises;
 use Anthesis\Verification\TrackRecord;
@@ -131,7 +130,7 @@ final class TrackRecordTest extends TestCase
     {
         $known = KnownRecord::of(Fixtures::record('north'));
         $place = new Place($known, $known, Fixtures::latitude('north'), LightSchool::Radiation, [Site::openGround()], CropBook::none());
-        $radish = CropCsv::standard()->find('radish') ?? self::fail('no radish');
+        $radish = Fixtures::crops()->find('radish') ?? self::fail('no radish');
         $told = CropPromises::of($place, $radish);
         self::assertSame(['cautious', 'reliable', 'bold'], array_keys($told));
         $runs = Replay::ofPlace($place)->runs($radish, Route::Direct);

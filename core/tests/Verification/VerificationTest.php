@@ -12,7 +12,6 @@ use Anthesis\Replay\Replay;
 use Anthesis\Replay\Runs;
 use Anthesis\Replay\SowDays;
 use Anthesis\Soil\Site;
-use Anthesis\Tables\CropCsv;
 use Anthesis\Tables\CropParameters;
 use Anthesis\Tests\Fixtures;
 use Anthesis\Verification\SeasonPromises;
@@ -127,7 +126,7 @@ final class VerificationTest extends TestCase
             Fixtures::latitude('north'),
             Site::openGround(),
             LightSchool::Radiation,
-            CropCsv::standard()->find('radish') ?? self::fail('no radish'),
+            Fixtures::crops()->find('radish') ?? self::fail('no radish'),
             Route::Direct,
             $from,
             $to,

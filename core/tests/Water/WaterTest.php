@@ -14,7 +14,7 @@ use Anthesis\Record\Latitude;
 use Anthesis\Replay\Outcome;
 use Anthesis\Replay\Run;
 use Anthesis\Soil\Ground;
-use Anthesis\Tables\CropCsv;
+use Anthesis\Tests\Fixtures;
 use Anthesis\Water\Due;
 use Anthesis\Water\Irrigation;
 use Anthesis\Water\TopSoil;
@@ -194,7 +194,7 @@ final class WaterTest extends TestCase
 
     private static function crop(?string $thirst = null, ?float $root = null, ?float $depletion = null, ?float $late = null): Crop
     {
-        $crop = CropCsv::standard()->find('carrot') ?? self::fail('no carrot');
+        $crop = Fixtures::crops()->find('carrot') ?? self::fail('no carrot');
 
         return $crop->with(watering: new Watering($thirst, $root, $depletion, $late));
     }

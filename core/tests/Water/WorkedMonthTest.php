@@ -11,7 +11,6 @@ use Anthesis\Replay\Replay;
 use Anthesis\Soil\Ground;
 use Anthesis\Soil\Site;
 use Anthesis\Sun\Radiation;
-use Anthesis\Tables\CropCsv;
 use Anthesis\Tests\Fixtures;
 use Anthesis\Water\Irrigation;
 use Anthesis\Water\WaterDays;
@@ -66,7 +65,7 @@ final class WorkedMonthTest extends TestCase
         self::assertCount(31, $rows);
         $record = Fixtures::record('north-rain');
         $latitude = Fixtures::latitude('north');
-        $crop = CropCsv::standard()->find('bush-bean') ?? self::fail('no bush bean');
+        $crop = Fixtures::crops()->find('bush-bean') ?? self::fail('no bush bean');
         $growth = (new Replay($record, $latitude, Site::openGround()))->grown($crop);
         $water = WaterDays::of($record, $latitude);
         $irrigation = new Irrigation($water, Ground::named('loam'), $crop, Route::Direct, $growth);

@@ -32,7 +32,7 @@ final class CountBackTest extends TestCase
 {
     private static function crop(string $slug): Crop
     {
-        return CropCsv::standard()->find($slug) ?? throw new \RuntimeException("No crop {$slug}.");
+        return Fixtures::crops()->find($slug) ?? throw new \RuntimeException("No crop {$slug}.");
     }
 
     private static function place(string $station): PlaceEvidence
@@ -167,7 +167,7 @@ final class CountBackTest extends TestCase
     public function test_every_day_is_either_in_a_window_or_has_a_reason(string $station): void
     {
         $back = new CountBack(self::place($station), CountBackSettings::conventional());
-        foreach (CropCsv::standard()->crops as $crop) {
+        foreach (Fixtures::crops()->crops as $crop) {
             foreach ($back->windows($crop) as $route) {
                 $covered = array_fill(1, 365, 0);
                 foreach (

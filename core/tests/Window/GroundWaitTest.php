@@ -12,7 +12,6 @@ use Anthesis\Place\Place;
 use Anthesis\Record\YearDay;
 use Anthesis\Replay\Replay;
 use Anthesis\Soil\Site;
-use Anthesis\Tables\CropCsv;
 use Anthesis\Tests\Fixtures;
 use Anthesis\Window\GroundWait;
 use Anthesis\Window\NoWindow;
@@ -85,7 +84,7 @@ final class GroundWaitTest extends TestCase
     public function test_what_is_too_cold_is_told_before_what_is_too_wet(): void
     {
         $place = self::place(false);
-        $bean = CropCsv::standard()->find('bush-bean') ?? self::fail();
+        $bean = Fixtures::crops()->find('bush-bean') ?? self::fail();
         $cold = SoilHold::of(Replay::ofPlace($place)->normalSoil(), $bean, Route::Direct);
         self::assertNotNull($cold);
         $warm = (int) array_search(false, $cold->days, true) + 1;
@@ -103,7 +102,7 @@ final class GroundWaitTest extends TestCase
 
     public function test_windows_open_no_earlier_than_the_ground_and_say_so(): void
     {
-        $spinach = CropCsv::standard()->find('radish') ?? self::fail();
+        $spinach = Fixtures::crops()->find('radish') ?? self::fail();
         $share = ProofStandard::Reliable->share();
         $open = FromReplay::ofPlace(self::place(false))->at($spinach, $share)[0];
         $wait = FromReplay::ofPlace(self::place(true))->at($spinach, $share)[0];
@@ -120,7 +119,7 @@ final class GroundWaitTest extends TestCase
 
     public function test_a_crop_that_only_a_wet_spring_would_have_finds_a_cover_that_keeps_the_rain_off(): void
     {
-        $spinach = CropCsv::standard()->find('spinach') ?? self::fail();
+        $spinach = Fixtures::crops()->find('spinach') ?? self::fail();
         $place = self::place(false);
         // Ground that is never fit in its half-year, in any year.
         $never = GroundWait::of([null, null], $place->yearStart());

@@ -9,7 +9,6 @@ use Anthesis\Climate\FreezeRisk;
 use Anthesis\Messages\Words;
 use Anthesis\Replay\Replay;
 use Anthesis\Soil\Site;
-use Anthesis\Tables\CropCsv;
 use Anthesis\Tests\Fixtures;
 use Anthesis\Window\PlaceEvidence;
 use Anthesis\Window\RouteWindows;
@@ -105,7 +104,7 @@ final class OnPaper
 
     private static function find(string $slug): \Anthesis\Crop\Crop
     {
-        return CropCsv::standard()->find($slug) ?? throw new \RuntimeException("No crop {$slug}.");
+        return Fixtures::crops()->find($slug) ?? throw new \RuntimeException("No crop {$slug}.");
     }
 
     /** @param  Span  $span */

@@ -14,7 +14,7 @@ use Anthesis\Record\YearDay;
 use Anthesis\Replay\OutcomeRibbon;
 use Anthesis\Replay\Runs;
 use Anthesis\Replay\SowDays;
-use Anthesis\Tables\CropCsv;
+use Anthesis\Tests\Fixtures;
 use Anthesis\Window\FairChance;
 use Anthesis\Window\PrintedWindows;
 use Anthesis\Window\Reason;
@@ -56,7 +56,7 @@ final class PrintedWindowsTest extends TestCase
 
     private static function crop(?float $soil, ?Stock $stock = null): Crop
     {
-        $crop = CropCsv::standard()->find('bush-bean') ?? self::fail('no bush bean');
+        $crop = Fixtures::crops()->find('bush-bean') ?? self::fail('no bush bean');
 
         return $crop->with(convention: new Convention($soil, $soil, 0, 0, null), stock: $stock);
     }

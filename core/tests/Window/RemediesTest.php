@@ -8,7 +8,6 @@ use Anthesis\Crop\Crop;
 use Anthesis\Messages\Words;
 use Anthesis\Replay\Replay;
 use Anthesis\Soil\Site;
-use Anthesis\Tables\CropCsv;
 use Anthesis\Tests\Fixtures;
 use Anthesis\Window\NoWindow;
 use Anthesis\Window\RouteWindows;
@@ -21,7 +20,7 @@ final class RemediesTest extends TestCase
 {
     private function crop(string $slug): Crop
     {
-        return CropCsv::standard()->find($slug) ?? self::fail("no crop {$slug}");
+        return Fixtures::crops()->find($slug) ?? self::fail("no crop {$slug}");
     }
 
     private function windows(Crop $crop, float $share, string $site = 'open ground', ?Remedies $remedies = null): RouteWindows

@@ -13,7 +13,7 @@ use Anthesis\Replay\Outcome;
 use Anthesis\Replay\OutcomeRibbon;
 use Anthesis\Replay\Runs;
 use Anthesis\Replay\SowDays;
-use Anthesis\Tables\CropCsv;
+use Anthesis\Tests\Fixtures;
 use Anthesis\Window\DerivationLine;
 use Anthesis\Window\FairChance;
 use Anthesis\Window\ProofStandard;
@@ -61,7 +61,7 @@ final class ReplayWindowsTest extends TestCase
 
     private function crop(string $slug): Crop
     {
-        return CropCsv::standard()->find($slug) ?? self::fail("no crop {$slug}");
+        return Fixtures::crops()->find($slug) ?? self::fail("no crop {$slug}");
     }
 
     /** @return list<array{int, int}> */
