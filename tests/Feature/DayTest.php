@@ -92,7 +92,7 @@ final class DayTest extends TestCase
     {
         $events = array_filter(
             app(Schedule::class)->events(),
-            static fn (Scheduled $e): bool => str_contains((string) $e->command, 'anthesis:turn-day'),
+            static fn (Scheduled $e): bool => $e->getSummaryForDisplay() === 'anthesis:turn-day',
         );
         self::assertSame(['* * * * *'], array_values(array_map(static fn (Scheduled $e): string => $e->expression, $events)));
     }
