@@ -33,6 +33,9 @@ return [
     // How many processors one computation may use; blank: all of this machine.
     'processors' => (int) env('ANTHESIS_PROCESSORS', 0),
 
+    // How hard public pages are compressed: 1 (quick) to 9 (small).
+    'compression' => (int) env('ANTHESIS_COMPRESSION', 9),
+
     // The program that renders public pages to HTML.
     'node' => env('ANTHESIS_NODE', 'node'),
 

@@ -420,7 +420,7 @@ final class PublicSite
     public static function keep(string $path, string $content): string
     {
         File::ensureDirectoryExists(dirname($path));
-        foreach (['.gz' => (string) gzencode($content, 9), '' => $content] as $end => $bytes) {
+        foreach (['.gz' => (string) gzencode($content, (int) config('anthesis.compression')), '' => $content] as $end => $bytes) {
             file_put_contents("{$path}{$end}.new", $bytes);
             rename("{$path}{$end}.new", "{$path}{$end}");
         }
