@@ -224,6 +224,9 @@ final class TodaySheetTest extends TestCase
             self::assertSame($total, array_sum(array_column($radish['ribbon'], $day)));
             self::assertSame($radish['ribbon']['harvest'][$day] >= 0.8 * $total - 1e-9, $radish['open'][$day]);
         }
+        foreach ($radish['ribbon'] as $outcome => $days) {
+            self::assertGreaterThan(0, max($days), "{$outcome} occurs");
+        }
         $bean = $this->act($sheet, 'bush-bean', 'sow-outdoors');
         self::assertSame('hold', $bean['pile']);
         $then = $this->season('2012-04-17')->sowing($this->crop('bush-bean'), Route::Direct, Day::fromIso($bean['until'] ?? ''));

@@ -77,6 +77,17 @@ final class WorkableSheetTest extends TestCase
         self::assertLessThan('2010-05-25', $told['grounds'][2]['most']);
     }
 
+    public function test_ground_is_fit_where_more_than_half_of_the_years_say_so(): void
+    {
+        $fit = static function (int $wetUntil): array {
+            $record = self::mild(static fn (Day $d): float => str_ends_with($d->iso(), '-05-01') && $d->year() <= $wetUntil ? 60.0 : 0.0);
+            $clay = WorkableSheet::of(self::place($record, Latitude::of(45.0), Day::of(2010, 5, 1)))['grounds'][4] ?? [];
+
+            return [$clay['today'] ?? null, $clay['fit'] ?? null];
+        };
+        self::assertSame([[5, true], [4, false]], [$fit(2003), $fit(2004)], 'of eight years');
+    }
+
     public function test_an_outlook_of_rain_closes_ground_that_was_fit(): void
     {
         $record = self::mild(static fn (): float => 0.0);
