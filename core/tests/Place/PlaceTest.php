@@ -45,6 +45,27 @@ final class PlaceTest extends TestCase
         yield 'no other site beside it' => [static fn (Place $p): Place => $p->at($p->site())];
         yield 'the crops' => [static fn (Place $p): Place => $p->growing(CropBook::none())];
         yield 'a season' => [static fn (Place $p): Place => $p->inSeason(Day::of(2021, 5, 2), null)];
+        yield 'no wait for soil' => [static fn (Place $p): Place => self::waiting($p, soil: false)];
+        yield 'a wait for ground' => [static fn (Place $p): Place => self::waiting($p, ground: true)];
+    }
+
+    private static function waiting(Place $p, bool $soil = true, bool $ground = false): Place
+    {
+        return new Place(
+            $p->years,
+            $p->whole,
+            $p->latitude,
+            $p->light,
+            $p->sites,
+            $p->book,
+            waitsForSoil: $soil,
+            waitsForGround: $ground,
+        );
+    }
+
+    public function test_windows_wait_for_soil_and_not_for_ground_unless_it_is_said(): void
+    {
+        self::assertSame(self::place()->fingerprint(), self::waiting(self::place())->fingerprint());
     }
 
     /** @param  callable(Place): Place  $other */
