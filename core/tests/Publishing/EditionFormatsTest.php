@@ -90,6 +90,18 @@ final class EditionFormatsTest extends TestCase
         self::assertStringStartsWith("Basin\nBEGIN:VEVENT\nSUMMARY:forged\nX: 1\nY", (string) $calendar->select('VEVENT')[0]->LOCATION);
     }
 
+    public function test_a_window_that_begins_with_the_year_of_the_ruler_is_in_it(): void
+    {
+        $begins = static function (string $published): string {
+            $edition = json_decode(self::edition('north', ['radish'], $published)->json, true);
+            $edition['ruler']['starts'] = '03-25';
+            $feed = EditionICalendar::write(EditionReader::open((string) json_encode($edition)), Words::in('en'), 'https://x.example/z');
+
+            return (string) Reader::read($feed)->select('VEVENT')[0]->DTSTART;
+        };
+        self::assertSame(['20260325', '20250325'], [$begins('2026-03-25'), $begins('2026-03-24')]);
+    }
+
     public function test_what_is_no_edition_is_refused(): void
     {
         $this->expectExceptionMessage('not an edition of the format');
