@@ -22,6 +22,11 @@ step() { # step WORDS COMMAND...: says how long it took, where that was worth wa
 }
 fail() { printf '\n%s\n' "$*" >&2; exit 1; }
 
+runs() { # runs FILE: whether the program whose number the file begins with runs in this folder
+    local pid rest
+    [ -f "$1" ] && read -r pid rest <"$1" && [ "$(readlink "/proc/$pid/cwd" 2>/dev/null)" = "$ROOT" ]
+}
+
 free_port() { # free_port FIRST: the first free port from FIRST on
     local port=$1
     while (exec 3<>"/dev/tcp/127.0.0.1/$port") 2>/dev/null; do port=$((port + 1)); done
