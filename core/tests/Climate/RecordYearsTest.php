@@ -26,6 +26,11 @@ final class RecordYearsTest extends TestCase
         self::assertSame($latitude->coldSeasonStart()->iso(), substr($latest->first->iso(), 5));
     }
 
+    public function test_an_educator_may_choose_thirty_twenty_or_fifteen_years(): void
+    {
+        self::assertSame([30, 20, 15], RecordYears::LATEST);
+    }
+
     public function test_a_shorter_record_is_used_whole(): void
     {
         self::assertSame(

@@ -221,6 +221,11 @@ final class CommandLineTest extends TestCase
             [2, "--sown is a date from 2011-07-01 to 2012-12-31; 2013-01-01 is not.\n"],
             (new Application())->run([...array_slice($base, 0, -1), '2013-01-01']),
         );
+        $edges = array_map(
+            static fn (string $sown): int => (new Application())->run([...array_slice($base, 0, -1), $sown])[0],
+            ['2011-06-30', '2011-07-01', '2012-12-31'],
+        );
+        self::assertSame([2, 0, 0], $edges);
         file_put_contents($outlook, str_replace('2012-08', '2012-09', $days));
         self::assertSame(
             [2, "The outlook begins on 2012-09-04, but the record ends on 2012-08-03; it must go on the day after.\n"],

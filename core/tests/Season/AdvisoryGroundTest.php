@@ -20,6 +20,7 @@ use Anthesis\Soil\SoilDate;
 use Anthesis\Soil\SoilTemperature;
 use Anthesis\Tests\Fixtures;
 use Anthesis\Window\School\FromReplay;
+use Anthesis\Words\Phrase;
 use PHPUnit\Framework\TestCase;
 
 /** What an evening before a freeze asks for, and what this season gives reason to tell. */
@@ -334,6 +335,15 @@ final class AdvisoryGroundTest extends TestCase
             AdvisoryGround::of($season, $late, $normal, [12.0, 12.0, 12.0, 12.0, 9.9, 12.0, null, 12.0], $nights, []),
         );
         self::assertSame([], AdvisoryGround::of($season, $late, $normal, [0.0, 10.0, 10.0, 10.0, 10.0, 10.0, 1.0], $nights, []));
+        // With the days between which the years expect it.
+        $spread = array_map(static fn (int $days): array => [...array_fill(0, 5 + $days, 8.0), ...array_fill(0, 30, 11.0)], range(13, 18));
+        $ready = SoilReady::at(10.0, array_combine(range(2001, 2006), $spread), $season->today);
+        [$told] = AdvisoryGround::of($season, [$ready], $normal, [], $nights, []);
+        $with = $told->evidence[0]->with;
+        $said = static fn (?Day $day): ?Phrase => $day === null ? null : Phrase::day($day->yearDay());
+        self::assertEquals(array_map($said, $ready->dates), [$with['early'], $with['day'], $with['late']]);
+        self::assertNotEquals($with['early'], $with['day']);
+        self::assertNotEquals($with['late'], $with['day']);
         // Of several the coldest is told.
         $two = [
             SoilReady::at(8.5, array_fill(2001, 6, [...array_fill(0, 5 + 12, 8.0), ...array_fill(0, 30, 11.0)]), $season->today),
