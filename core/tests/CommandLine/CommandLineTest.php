@@ -25,6 +25,9 @@ final class CommandLineTest extends TestCase
     {
         $days = $this->json('sun', '--latitude', '-38.3');
         self::assertCount(365, $days);
+        foreach ($days as $day) {
+            self::assertEquals(array_map(static fn (float $value): float => round($value, 4), $day), $day, 'to four decimals');
+        }
         foreach (Fixtures::json('sun.json') as $case) {
             if ($case['latitude'] === -38.3) {
                 self::assertEqualsWithDelta($case['day_length'], $days[$case['sow_day'] - 1]['day_length'], 1e-3);

@@ -101,6 +101,22 @@ final class HoldOrGoTest extends TestCase
         self::assertSame([null, null], $this->verdict(static fn (int $i): int => 0)->waits);
     }
 
+    public function test_prospects_tell_the_members_of_their_first_day(): void
+    {
+        $on = static fn (int $day, int $harvests, int $members): Sowing => new Sowing(
+            Day::fromIso(self::TODAY)->plus($day),
+            array_map(
+                static fn (int $i): array => $i < $harvests ? [Outcome::Harvest->code(), 60] : [Outcome::Heat->code(), null],
+                range(1, $members),
+            ),
+        );
+        $told = static fn (Prospects $p): array => [$p->harvests(), $p->count(), $p->loss()];
+        $prospects = Prospects::ofSowings([$on(0, 3, 4), $on(1, 6, 5)]);
+        self::assertSame([2, 4, Outcome::Heat], $told($prospects));
+        self::assertSame([5, 5, null], $told($prospects->after(1)));
+        self::assertSame([0, 0, null], $told($prospects->after(2)));
+    }
+
     public function test_what_is_known_of_fewer_days_is_judged_by_them(): void
     {
         self::assertSame(
