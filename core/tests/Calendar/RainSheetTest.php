@@ -118,6 +118,7 @@ final class RainSheetTest extends TestCase
         self::assertSame([4, 35, 35], [$spells[1]['one_in_2'], $spells[1]['one_in_5'], $spells[1]['one_in_10']]);
         $south = $this->sheet(static fn (): float => 0.0, -45.0)['dry_spells'];
         self::assertSame([[6, 7, 8], [9, 10, 11], [12, 1, 2], [3, 4, 5]], array_column($south, 'months'));
+        self::assertSame([92, 91], array_slice(array_column($south, 'one_in_2'), 0, 2), 'all days of a season, where no rain falls');
     }
 
     public function test_first_workable_days_and_shares_are_those_of_each_ground(): void

@@ -78,6 +78,8 @@ final class SeasonTest extends TestCase
         $exact = $this->record('2001-04-01', '2002-07-24');
         self::assertSame(480, $exact->days());
         self::assertSame([], Splice::members($exact, null), 'it would go on from 25 July');
+        self::assertSame([], Splice::onDay($exact, $exact->first, 2001), 'nothing is on record before its first day');
+        self::assertNotSame([], Splice::onDay($this->record('2001-01-01', '2008-03-31'), Day::of(2001, 1, 2), 2001));
     }
 
     public function test_a_gap_of_ten_days_is_bridged_and_one_of_eleven_leaves_the_year_out(): void
@@ -187,6 +189,9 @@ final class SeasonTest extends TestCase
         // Four days are none; the fifth makes it.
         $broken = [...array_fill(0, 5, 8.0), 12.0, 12.0, 12.0, 12.0, 9.9, 12.0, 12.0, 12.0, 12.0, 12.0];
         self::assertSame('2026-04-23', SoilReady::at(10.0, [2001 => $broken], $today)->dates[1]?->iso());
+        // It stays the first five, whatever comes after them.
+        $again = [...array_fill(0, 6, 8.0), ...array_fill(0, 6, 12.0), 8.0, 8.0, ...array_fill(0, 9, 12.0)];
+        self::assertSame('2026-04-19', SoilReady::at(10.0, [2001 => $again], $today)->dates[1]?->iso());
     }
 
     public function test_a_freeze_to_come_is_one_before_midsummer_and_one_that_has_come_is_of_autumn(): void

@@ -57,6 +57,13 @@ final class WaterAdvisoryTest extends TestCase
         self::assertSame(112.0, $three->evidence[1]->with['rain']->with['rain']);
         self::assertGreaterThan(112.0, $three->evidence[2]->with['taken']->with['rain']);
         self::assertSame('2012-07-21', $three->until->iso());
+        // Held against the driest of the other years, and the usual one.
+        $else = self::lately(21);
+        $one = self::told(static fn (Day $day): float => $day->year() === 2005 ? 1.5 : $else($day))['dry'] ?? self::fail('three dry weeks');
+        self::assertSame(
+            [84.0, 112.0],
+            [$one->evidence[0]->with['next']->with['rain'], $one->evidence[1]->with['rain']->with['rain']],
+        );
         // What fell before was much: only the last weeks are the driest.
         $since = Day::fromIso(self::LAST)->number;
         $short = self::told(static fn (Day $day): float => match (true) {
