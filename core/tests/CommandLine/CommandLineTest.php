@@ -224,6 +224,10 @@ final class CommandLineTest extends TestCase
             [2, "--sown is a date from 2011-07-01 to 2012-12-31; 2013-01-01 is not.\n"],
             (new Application())->run([...array_slice($base, 0, -1), '2013-01-01']),
         );
+        self::assertSame(
+            ['2002'],
+            array_map(strval(...), array_keys(json_decode((new Application())->run([...$base, '--years', '2002-2002'])[1], true)['members'])),
+        );
         $edges = array_map(
             static fn (string $sown): int => (new Application())->run([...array_slice($base, 0, -1), $sown])[0],
             ['2011-06-30', '2011-07-01', '2012-12-31'],
@@ -248,6 +252,32 @@ final class CommandLineTest extends TestCase
         };
         self::assertGreaterThan($days('0.9'), $days('0.6'));
         self::assertSame(2, (new Application())->run([...$base, '--standard', '80'])[0]);
+    }
+
+    public function test_raw_windows_are_those_the_replay_prints(): void
+    {
+        $of = ['--record', Fixtures::path('station-north.csv'), '--latitude', '46.8'];
+        $days = static fn (array $windows): array => array_map(static fn (array $w): array => [$w['first'], $w['last']], $windows);
+        $sown = fn (string ...$more): array => array_column(
+            array_filter(
+                $this->json('windows', ...[...$of, '--school', 'replay', ...$more]),
+                static fn (array $row): bool => $row['route'] === 'direct',
+            ),
+            null,
+            'crop',
+        );
+        [$raw, $printed] = [$sown('--raw'), $sown()];
+        // One loses a sliver in print, the other waits for its soil.
+        foreach (['mustard-greens' => 4, 'parsnip' => 1] as $crop => $count) {
+            $replay = $this->json('replay', ...[...$of, '--crop', $crop, '--route', 'direct']);
+            $own = array_map(
+                static fn (array $w): array => array_map(static fn (int $day): string => YearDay::fromNumber($day)->iso(), $w),
+                $replay['windows']['0.8'],
+            );
+            self::assertCount($count, $own);
+            self::assertSame($own, $days($raw[$crop]['windows']), $crop);
+            self::assertNotSame($own, $days($printed[$crop]['windows']), $crop);
+        }
     }
 
     /** @return iterable<string, array{list<string>, string}> */
