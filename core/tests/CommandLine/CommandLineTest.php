@@ -224,10 +224,8 @@ final class CommandLineTest extends TestCase
             [2, "--sown is a date from 2011-07-01 to 2012-12-31; 2013-01-01 is not.\n"],
             (new Application())->run([...array_slice($base, 0, -1), '2013-01-01']),
         );
-        self::assertSame(
-            ['2002'],
-            array_map(strval(...), array_keys(json_decode((new Application())->run([...$base, '--years', '2002-2002'])[1], true)['members'])),
-        );
+        $one = json_decode((new Application())->run([...$base, '--years', '2002-2002'])[1], true)['members'];
+        self::assertSame([2002], array_keys($one));
         $edges = array_map(
             static fn (string $sown): int => (new Application())->run([...array_slice($base, 0, -1), $sown])[0],
             ['2011-06-30', '2011-07-01', '2012-12-31'],
